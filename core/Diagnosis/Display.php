@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Instrument\Unit;
+
+/**
+ * The display of an instrument as a line on which outcomes are cells: z = arsinh(v/c), with c the smallest error.
+ *
+ * Near zero z is linear, far from it logarithmic, so one spread serves milliohms and gigohms; over range is all that
+ * lies beyond the top.
+ */
+final readonly class Display
+{
+    private const FARTHEST = 1e15;
+
+    public float $unit;
+
+    public float $top;
+
+    public function __construct(public Instrument $instrument)
+    {
+        $accuracy = $instrument->accuracy();
+        $scale = $instrument->scale();
+        $this->unit = max($accuracy->digits * $scale->finest(), $accuracy->offset, $scale->finest());
+        $this->top = $this->z($scale->top());
+    }
+
+    public function z(float $value): float
+    {
+        return asinh(min($value, self::FARTHEST) / $this->unit);
+    }
+
+    /** Slope of z in the logarithm of the value. */
+    public function slope(float $value): float
+    {
+        $value = min($value, self::FARTHEST);
+
+        return $value / hypot($value, $this->unit);
+    }
+
+    /** dz for a small change of the value. */
+    public function spread(float $value, float $delta): float
+    {
+        return $delta / hypot(min($value, self::FARTHEST), $this->unit);
+    }
+
+    /** @return array{float, float} the cell of a numeric reading, over range up to infinity */
+    public function cell(Reading $reading): array
+    {
+        if (ShownKind::Over === $reading->kind) {
+            return [$this->z($reading->value), \INF];
+        }
+        // The display's own step, or coarser if fewer decimals were typed.
+        $half = max($reading->resolution, $this->instrument->scale()->resolution($reading->value)) / 2.0;
+
+        return [$reading->value <= $half ? -\INF : $this->z($reading->value - $half), $this->z($reading->value + $half)];
+    }
+
+    /**
+     * Probability of an outcome for somebody who knows nothing of the house: what "something else" and a blunder show.
+     *
+     * A twentieth of all readings find no supply, a fifth are over range, the rest lie anywhere on the display.
+     */
+    public function broad(Reading $reading): float
+    {
+        if (Unit::Pattern === $this->instrument->unit()) {
+            return 1.0 / 8.0;
+        }
+        if (ShownKind::Nothing === $reading->kind) {
+            return 0.05;
+        }
+        if (ShownKind::Over === $reading->kind) {
+            return 0.20;
+        }
+        [$low, $high] = $this->cell($reading);
+
+        return 0.75 * ($high - max(0.0, $low)) / $this->top;
+    }
+
+    /** Probability of a pattern or of "no supply" where no number is involved; null for numbers. */
+    public function plainProbability(Row $row, Reading $reading): ?float
+    {
+        if (ShownKind::Pattern === $reading->kind) {
+            return PlugInTester::probability($row->shown, $reading->pattern);
+        }
+        if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $row->shown->kind) {
+            return $reading->kind === $row->shown->kind ? 0.98 : 0.01;
+        }
+
+        return null;
+    }
+}

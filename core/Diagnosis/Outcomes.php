@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Instrument\Unit;
+
+/** The outcomes of a test yet to be done, in at most sixteen cells of the display, and their probabilities under a cause. */
+final readonly class Outcomes
+{
+    private const CELLS = 13;
+
+    /** @var list<float> inner edges of the numeric cells */
+    private array $edges;
+
+    /**
+     * @param list<Row>            $rows   every row that may come true, to place the cells where they differ
+     * @param array<string, float> $spread what is left of the factors' standard deviations
+     */
+    public function __construct(private Display $display, array $rows, private array $spread)
+    {
+        $at = [];
+        foreach ($rows as $row) {
+            if (ShownKind::Value === $row->shown->kind || ShownKind::Over === $row->shown->kind) {
+                $at[] = min($row->z, $display->top);
+            }
+        }
+        sort($at);
+        $at = array_values(array_unique(array_map(static fn (float $z): float => round($z, 3), $at)));
+        $edges = [];
+        $gaps = [];
+        for ($i = 1, $n = \count($at); $i < $n; ++$i) {
+            $gaps[$i] = $at[$i] - $at[$i - 1];
+        }
+        arsort($gaps);
+        foreach (\array_slice(array_keys($gaps), 0, self::CELLS - 1) as $i) {
+            $edges[] = 0.5 * ($at[$i] + $at[$i - 1]);
+        }
+        $edges[] = $display->top;
+        sort($edges);
+        $this->edges = $edges;
+    }
+
+    /** @return list<float> summing to 1 */
+    public function of(Row $row): array
+    {
+        return array_map(
+            static fn (float $own, float $broad): float => (1.0 - Likelihood::BLUNDER) * $own + Likelihood::BLUNDER * $broad,
+            $this->own($row),
+            $this->broad(),
+        );
+    }
+
+    /**
+     * What "something else" shows.
+     *
+     * @return list<float>
+     */
+    public function broad(): array
+    {
+        if (Unit::Pattern === $this->display->instrument->unit()) {
+            return array_fill(0, 8, 0.125);
+        }
+        $probabilities = [];
+        $last = 0.0;
+        foreach ($this->edges as $edge) {
+            $probabilities[] = 0.75 * max(0.0, $edge - $last) / $this->display->top;
+            $last = $edge;
+        }
+        $probabilities[] = 0.20;
+        $probabilities[] = 1.0 - array_sum($probabilities);
+
+        return $probabilities;
+    }
+
+    /** @return list<float> */
+    private function own(Row $row): array
+    {
+        if (Unit::Pattern === $this->display->instrument->unit()) {
+            $probabilities = [];
+            for ($code = 0; $code < 8; ++$code) {
+                $probabilities[] = PlugInTester::probability($row->shown, \sprintf('%03b', $code));
+            }
+
+            return $probabilities;
+        }
+        $nothing = $this->display->plainProbability($row, new Reading(ShownKind::Nothing, '')) ?? 0.01;
+        $variance = $row->sigma ** 2;
+        foreach ($row->moves as $factor => $move) {
+            $variance += ($move * ($this->spread[$factor] ?? 1.0)) ** 2;
+        }
+        $sigma = sqrt($variance);
+        $probabilities = [];
+        $last = -\INF;
+        foreach ([...$this->edges, \INF] as $edge) {
+            $probabilities[] = (1.0 - $nothing) * Normal::between(($last - $row->z) / $sigma, ($edge - $row->z) / $sigma);
+            $last = $edge;
+        }
+        $probabilities[] = $nothing;
+
+        return $probabilities;
+    }
+}

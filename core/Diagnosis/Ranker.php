@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+/** Probability of every cause after everything that was read. The order of the evidence does not matter. */
+final class Ranker
+{
+    /**
+     * @param non-empty-list<Hypothesis> $hypotheses
+     * @param list<Evidence>   $evidence
+     */
+    public static function rank(array $hypotheses, array $evidence): Ranking
+    {
+        $usable = $evidence;
+        usort($usable, static fn (Evidence $a, Evidence $b): int => $a->id <=> $b->id);
+        $standings = [];
+        /** @var array<string, LikelihoodResult> $known the same rows give the same answer */
+        $known = [];
+        foreach ($hypotheses as $hypothesis) {
+            if (Hypothesis::ELSE === $hypothesis->id) {
+                $each = array_map(static fn (Evidence $piece): float => log($piece->display->broad($piece->reading)), $usable);
+                $standings[] = new Standing($hypothesis, log($hypothesis->prior) + array_sum($each), $each, [1.0], []);
+                continue;
+            }
+            $bySeverity = [];
+            $severities = [] === $usable ? 1 : \count($usable[0]->table->rows($hypothesis));
+            for ($s = 0; $s < $severities; ++$s) {
+                $rows = array_map(static fn (Evidence $piece): Row => $piece->table->rows($hypothesis)[$s], $usable);
+                $key = implode(',', array_map(spl_object_id(...), $rows));
+                $bySeverity[] = $known[$key] ??= Likelihood::of($usable, $rows);
+            }
+            $standings[] = self::standing($hypothesis, $bySeverity);
+        }
+        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $standings)]);
+        $sum = array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $standings));
+        foreach ($standings as $standing) {
+            $standing->probability = exp($standing->log - $top) / $sum;
+        }
+        usort($standings, static fn (Standing $a, Standing $b): int => [$b->probability, $a->hypothesis->id] <=> [$a->probability, $b->hypothesis->id]);
+
+        return new Ranking($standings, $usable);
+    }
+
+    /** @param list<LikelihoodResult> $bySeverity at least one */
+    private static function standing(Hypothesis $hypothesis, array $bySeverity): Standing
+    {
+        $logs = array_map(static fn (LikelihoodResult $result): float => $result->log, $bySeverity);
+        $top = max([-\INF, ...$logs]);
+        $weights = array_map(static fn (float $log): float => exp($log - $top), $logs);
+        $sum = array_sum($weights);
+        $weights = array_map(static fn (float $weight): float => $weight / $sum, $weights);
+        $best = (int) array_search(max([0.0, ...$weights]), $weights, true);
+
+        return new Standing($hypothesis, log($hypothesis->prior) + $top + log($sum / \count($logs)), $bySeverity[$best]->each, $weights, $bySeverity[$best]->spread);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Instrument\ReadingFormat;
+
+/** One line of the ranking: a cause, or several places of one cause that the evidence cannot tell apart. */
+final readonly class Suspect
+{
+    public float $probability;
+
+    /** @param non-empty-list<Standing> $standings likeliest first */
+    public function __construct(public array $standings, private Ranking $ranking)
+    {
+        $this->probability = array_sum(array_map(static fn (Standing $standing): float => $standing->probability, $standings));
+    }
+
+    public function lead(): Standing
+    {
+        return $this->standings[0];
+    }
+
+    public function title(): string
+    {
+        return $this->lead()->hypothesis->kind?->words() ?? $this->lead()->hypothesis->words();
+    }
+
+    /** @return list<string> where, likeliest first */
+    public function where(): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (Standing $standing): ?string => $standing->hypothesis->site?->words, $this->standings), is_string(...))));
+    }
+
+    /** @return list<string> places concerned, for the map */
+    public function places(House $house): array
+    {
+        $places = [];
+        foreach ($this->standings as $standing) {
+            foreach ($standing->hypothesis->site->places ?? [] as $place) {
+                $places[] = isset($house->places[$place]) ? $place : '';
+            }
+        }
+
+        return array_values(array_unique(array_filter($places, static fn (string $place): bool => '' !== $place)));
+    }
+
+    /**
+     * What speaks for and against: for each reading, by how many nats it prefers this cause to all others together.
+     *
+     * @return list<array{observation: string, nats: float, sentence: string}> strongest first
+     */
+    public function reasons(): array
+    {
+        $reasons = [];
+        foreach ($this->ranking->evidence as $at => $piece) {
+            $nats = $this->lead()->each[$at] - $this->others($at);
+            if (abs($nats) >= 0.1) {
+                $reasons[] = ['observation' => $piece->id, 'nats' => $nats, 'sentence' => $this->sentence($piece)];
+            }
+        }
+        usort($reasons, static fn (array $a, array $b): int => abs($b['nats']) <=> abs($a['nats']));
+
+        return $reasons;
+    }
+
+    private function others(int $at): float
+    {
+        $mine = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $this->standings);
+        $sum = $weight = 0.0;
+        foreach ($this->ranking->standings as $standing) {
+            if (!\in_array($standing->hypothesis->id, $mine, true)) {
+                // By prior, not by posterior: a reading that has already killed the others must still count.
+                $sum += $standing->hypothesis->prior * exp($standing->each[$at]);
+                $weight += $standing->hypothesis->prior;
+            }
+        }
+
+        return log($sum / $weight);
+    }
+
+    private function sentence(Evidence $piece): string
+    {
+        $instrument = $piece->measurement->instrument;
+        $sound = ReadingFormat::shown($piece->table->sound()->shown, $instrument);
+        $read = \sprintf('%s: read %s', $piece->where, $piece->reading->raw);
+        if (null === $this->lead()->hypothesis->kind) {
+            return \sprintf('%s; this house should read %s.', $read, $sound);
+        }
+        $rows = $piece->table->rows($this->lead()->hypothesis);
+        $with = ReadingFormat::shown($rows[$this->lead()->likeliestSeverity()]->shown, $instrument);
+
+        return $with === $sound ? \sprintf('%s; %s with and without this.', $read, $with) : \sprintf('%s; with this it would be %s, without %s.', $read, $with, $sound);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+use YellowProbe\Installation\House;
+
+/** One kind of fault: what it is called, where in a house it can be, and what it changes there. */
+interface FaultKind
+{
+    /** The stable name in data. */
+    public function slug(): string;
+
+    /** What a person calls it, such as "open cpc". */
+    public function words(): string;
+
+    /** Default class: danger present D, potentially dangerous P, improvement I, further investigation F. */
+    public function class(): string;
+
+    /** Found per 100 older dwellings at inspection: the prior of the whole kind, shared by its places. */
+    public function ratePerHundred(): float;
+
+    /** @return list<float> severities in Ω that stand for the kind at one place, summed over in the ranking */
+    public function severities(): array;
+
+    /** @return list<FaultSite> every place of the house where it can be, in a fixed order */
+    public function sites(House $house): array;
+
+    /** What this fault changes, at a site with a severity in Ω. */
+    public function change(House $house, FaultSite $site, float $ohms): Change;
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+/** Where a fault is: what of the house it touches, a sentence for a person, and how likely against other sites of its kind. */
+final readonly class FaultSite
+{
+    /**
+     * @param string       $id     stable and unique within the kind, made of ids of the house
+     * @param list<string> $things ids the kind needs to make its change (parts, terminals, cores)
+     * @param list<string> $places ids of the places concerned, for the map
+     * @param string       $words  where, to be read after the kind's words: "at Hall socket"
+     */
+    public function __construct(public string $id, public array $things, public array $places, public string $words, public float $weight = 1.0)
+    {
+    }
+}

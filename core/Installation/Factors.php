@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Installation;
+
+/**
+ * The few named things a survey is uncertain about together, as logarithms of a multiplier (0 = as surveyed).
+ *
+ * "length:<circuit>" stretches every cable of a circuit, "supply" the impedances upstream of the main switch, "volts"
+ * the supply voltage, "insulation" all insulation of cables, "leakage" filters and leaks of appliances, "load" their
+ * power.
+ */
+final readonly class Factors
+{
+    /** Standard deviations of the logarithms for a house surveyed in the ordinary way. */
+    public const SPREADS = ['supply' => 0.25, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05];
+
+    /** @param array<string, float> $logs */
+    public function __construct(private array $logs = [])
+    {
+    }
+
+    public function times(string $factor): float
+    {
+        return exp($this->logs[$factor] ?? 0.0);
+    }
+
+    /** @return array<string, float> factor => standard deviation of its logarithm */
+    public static function spreads(House $house): array
+    {
+        $spreads = self::SPREADS;
+        foreach ($house->circuits as $circuit) {
+            $total = $variance = 0.0;
+            foreach ($house->cables as $cable) {
+                if ($cable->circuit === $circuit->id && $cable->lengthMetres->value > 0.0) {
+                    $total += $cable->lengthMetres->value;
+                    $variance = max($variance, $cable->lengthMetres->knowing->lengthSpread());
+                }
+            }
+            if ($total > 0.0) {
+                $spreads["length:$circuit->id"] = $variance;
+            }
+        }
+        ksort($spreads);
+
+        return $spreads;
+    }
+}

@@ -1,0 +1,283 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Installation;
+
+/**
+ * A house document drawn up fast: a board, its ways in physical order, and on each way a ring, a radial or lights with
+ * typical cable and assumed lengths, to be refined where the fault is.
+ */
+final class HouseDraft
+{
+    /** @var array<string, array<string, mixed>> */
+    private array $places = [];
+
+    /** @var array<string, array<string, mixed>> */
+    private array $parts = [];
+
+    /** @var array<string, array<string, mixed>> */
+    private array $cables = [];
+
+    /** @var array<string, array<string, mixed>> */
+    private array $circuits = [];
+
+    /** @var array<string, mixed> */
+    private array $rest = ['positions' => [], 'loads' => []];
+
+    /** @var array{line: string, neutral: string} what the next way is fed from: terminals of the device before it */
+    private array $feed;
+
+    private int $ways = 0;
+
+    /** @var array<string, array{line: string, neutral: string, earth: string}> where each circuit starts */
+    private array $starts = [];
+
+    /** @param array<string, mixed> $service attributes of the supply, at least "system" */
+    public function __construct(private readonly string $name, array $service, private readonly int $waysAtMost = 12, string $boardRoom = 'Hall')
+    {
+        $this->places = [
+            'origin' => ['kind' => 'origin', 'name' => 'Supply', 'room' => $boardRoom],
+            'board' => ['kind' => 'board', 'name' => 'Consumer unit', 'room' => $boardRoom],
+        ];
+        $this->parts = [
+            'service' => ['place' => 'origin', 'kind' => 'service', 'name' => 'Supply head'] + $service,
+            'main' => ['place' => 'board', 'kind' => 'main-switch', 'name' => 'Main switch', 'ratedAmperes' => 100, 'position' => 0],
+            'met' => ['place' => 'board', 'kind' => 'bar', 'name' => 'Earth bar', 'role' => 'E', 'terminals' => 2 * $waysAtMost + 2],
+        ];
+        $this->wire('tail-l', 'L', 'service.L', 'main.Lin', 0.003);
+        $this->wire('tail-n', 'N', 'service.N', 'main.Nin', 0.003);
+        $this->wire('earthing', 'E', 'service.E', 'met.t1', 0.003);
+        $this->feed = ['line' => 'main.Lout', 'neutral' => 'main.Nout'];
+    }
+
+    /** The ways that follow sit behind this residual device and have a neutral bar of their own. */
+    public function residualDevice(string $id, string $name, float $milliamps = 30.0, string $type = 'A'): self
+    {
+        $this->parts[$id] = ['place' => 'board', 'kind' => 'residual-device', 'name' => $name, 'ratedMilliamps' => $milliamps, 'type' => $type, 'position' => $this->ways + 0.5];
+        $this->wire("$id-l", 'L', 'main.Lout', "$id.Lin", 0.0005);
+        $this->wire("$id-n", 'N', 'main.Nout', "$id.Nin", 0.0005);
+        $this->group($id, "$id.Lout", "$id.Nout", "Neutral bar, $name");
+
+        return $this;
+    }
+
+    /** The ways that follow are fed from the main switch; a neutral bar for all of them. */
+    public function direct(): self
+    {
+        $this->group('main', 'main.Lout', 'main.Nout', 'Neutral bar');
+
+        return $this;
+    }
+
+    /** A single-pole breaker and the circuit behind it. */
+    public function way(string $circuit, string $name, string $claim, float $amperes, string $curve = 'B'): self
+    {
+        $n = ++$this->ways;
+        $id = "way$n";
+        $this->parts[$id] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'curve' => $curve, 'position' => $n];
+        $this->wire("$id-feed", 'L', $this->feed['line'], "$id.in", 0.0003);
+        $this->start($circuit, $name, $claim, $id, "$id.out", $this->feed['neutral'].".t$n", $n);
+
+        return $this;
+    }
+
+    /** An RCBO and the circuit behind it: line and neutral both start from the device. */
+    public function rcboWay(string $circuit, string $name, string $claim, float $amperes, string $curve = 'B', bool $switchesNeutral = true): self
+    {
+        $n = ++$this->ways;
+        $id = "way$n";
+        $this->parts[$id] = ['place' => 'board', 'kind' => 'rcbo', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'curve' => $curve, 'ratedMilliamps' => 30, 'type' => 'A', 'switchesNeutral' => $switchesNeutral, 'position' => $n];
+        $this->wire("$id-feed", 'L', $this->feed['line'], "$id.Lin", 0.0003);
+        $this->wire("$id-lead", 'N', $this->feed['neutral'].".t$n", "$id.Nin", 0.002);
+        $this->start($circuit, $name, $claim, $id, "$id.Lout", "$id.Nout", $n);
+
+        return $this;
+    }
+
+    /**
+     * Sockets joined in a row; a ring closes back to the board.
+     *
+     * @param list<array{string, string, string, float}> $points    id, name, room, metres of cable before it
+     * @param float|null                                 $backMetres from the last point to the board, for a ring
+     * @param array<string, mixed>                       $cable      attributes of every run
+     */
+    public function sockets(string $circuit, array $points, ?float $backMetres = null, array $cable = ['mm2' => 2.5, 'cpcMm2' => 1.5]): self
+    {
+        $from = $this->starts[$circuit];
+        foreach ($points as $at => [$id, $name, $room, $metres]) {
+            $this->point($id, $name, $room, ['kind' => 'socket', 'position' => $at]);
+            $this->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
+        }
+        if (null !== $backMetres) {
+            $this->run("$circuit-r".(\count($points) + 1), $circuit, $backMetres, $cable, $from, $this->secondLanding($circuit));
+        }
+
+        return $this;
+    }
+
+    /**
+     * A further socket hung on a point.
+     *
+     * @param array<string, mixed> $cable
+     */
+    public function spur(string $circuit, string $from, string $id, string $name, string $room, float $metres, array $cable = ['mm2' => 2.5, 'cpcMm2' => 1.5]): self
+    {
+        $this->point($id, $name, $room, ['kind' => 'socket']);
+        $this->run("$circuit-s-$id", $circuit, $metres, $cable, self::hub($from), self::hub($id));
+
+        return $this;
+    }
+
+    /**
+     * Lights in a loop, each with a switch on a switch drop; off when the house rests.
+     *
+     * @param list<array{string, string, string, float, float}> $points id, name, room, metres before it, metres of its drop
+     * @param array<string, mixed>                              $cable
+     */
+    public function lights(string $circuit, array $points, float $watts = 40.0, string $lamp = 'filament', array $cable = ['mm2' => 1.5, 'cpcMm2' => 1.0]): self
+    {
+        $from = $this->starts[$circuit];
+        foreach ($points as $at => [$id, $name, $room, $metres, $drop]) {
+            $switch = "$id-sw";
+            $this->point($id, $name, $room, ['kind' => 'light', 'lamp' => $lamp, 'watts' => $watts, 'switchedBy' => [$switch => 'on'], 'position' => $at]);
+            $this->point($switch, "$name switch", $room, ['kind' => 'switch']);
+            $this->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
+            $this->cable("$id-drop", $circuit, $drop, $cable, ['L' => ["$id.L", "$switch.COM"], 'SL' => ["$id.SL", "$switch.L1"], 'E' => ["$id.E", "$switch.E"]]);
+            $this->rest['positions'] = [$switch => 'off'] + (array) $this->rest['positions'];
+        }
+
+        return $this;
+    }
+
+    /**
+     * A light on two two-way switches joined by strappers: line at the first, switched line from the second.
+     *
+     * @param array{string, string, string} $first  id, name, room of the switch that the line comes to
+     * @param array{string, string, string} $second id, name, room of the switch that the lamp is on
+     * @param array<string, mixed>          $cable
+     */
+    public function twoWayLight(string $circuit, string $after, string $id, string $name, string $room, float $metres, array $first, array $second, float $watts = 40.0, array $cable = ['mm2' => 1.5, 'cpcMm2' => 1.0]): self
+    {
+        $this->point($id, $name, $room, ['kind' => 'light', 'lamp' => 'filament', 'watts' => $watts, 'switchedBy' => [$first[0] => '1', $second[0] => '1']]);
+        foreach ([$first, $second] as [$switch, $switchName, $switchRoom]) {
+            $this->point($switch, $switchName, $switchRoom, ['kind' => 'switch', 'ways' => 2]);
+        }
+        $this->run("$id-feed", $circuit, $metres, $cable, self::hub($after), self::hub($id));
+        $this->cable("$id-drop", $circuit, 4.0, $cable, ['L' => ["$id.L", "$first[0].COM"], 'E' => ["$id.E", "$first[0].E"]]);
+        $this->cable("$id-strappers", $circuit, 6.0, $cable, ['L' => ["$first[0].L1", "$second[0].L1"], 'SL' => ["$first[0].L2", "$second[0].L2"], 'E' => ["$first[0].E", "$second[0].E"]]);
+        $this->cable("$id-switched", $circuit, 4.0, $cable, ['SL' => ["$second[0].COM", "$id.SL"], 'E' => ["$second[0].E", "$id.E"]]);
+        $this->rest['positions'] = [$first[0] => '1', $second[0] => '2'] + (array) $this->rest['positions'];
+
+        return $this;
+    }
+
+    /**
+     * Something plugged in ("socket.front") or wired by its own cable from the board.
+     *
+     * @param array<string, mixed> $attributes watts, filterNanofarads, leakMegohms
+     */
+    public function appliance(string $id, string $name, string $plug, array $attributes, string $rest = 'on'): self
+    {
+        $this->parts[$id] = ['place' => 'p-'.explode('.', $plug)[0], 'kind' => 'appliance', 'name' => $name, 'pluggedInto' => $plug] + $attributes;
+
+        return $this->restingLoad($id, $rest);
+    }
+
+    /**
+     * @param array<string, mixed> $attributes
+     * @param array<string, mixed> $cable
+     */
+    public function fixed(string $circuit, string $id, string $name, string $room, float $metres, array $attributes, array $cable, string $rest = 'on'): self
+    {
+        $this->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
+        $this->run("$circuit-r1", $circuit, $metres, $cable, $this->starts[$circuit], self::hub($id));
+
+        return $this->restingLoad($id, $rest);
+    }
+
+    /** @return array<string, mixed> */
+    public function document(): array
+    {
+        return [
+            'format' => House::FORMAT,
+            'name' => $this->name,
+            'ruleSet' => 'A',
+            'places' => $this->places,
+            'parts' => $this->parts,
+            'cables' => $this->cables,
+            'circuits' => $this->circuits,
+            'rest' => $this->rest,
+        ];
+    }
+
+    public function house(): House
+    {
+        return House::fromDocument($this->document());
+    }
+
+    private function restingLoad(string $id, string $rest): self
+    {
+        $this->rest['loads'] = [$id => $rest] + (array) $this->rest['loads'];
+
+        return $this;
+    }
+
+    private function group(string $id, string $line, string $neutral, string $name): void
+    {
+        $bar = "$id-nbar";
+        $this->parts[$bar] = ['place' => 'board', 'kind' => 'bar', 'name' => $name, 'role' => 'N', 'terminals' => 2 * $this->waysAtMost + 2];
+        $this->wire("$bar-link", 'N', $neutral, "$bar.t".(2 * $this->waysAtMost + 1), 0.001);
+        $this->feed = ['line' => $line, 'neutral' => $bar];
+    }
+
+    private function start(string $circuit, string $name, string $claim, string $way, string $line, string $neutral, int $n): void
+    {
+        $this->circuits[$circuit] = ['name' => $name, 'way' => $way, 'claim' => $claim, 'position' => $n];
+        $this->starts[$circuit] = ['line' => $line, 'neutral' => $neutral, 'earth' => 'met.t'.($n + 1)];
+    }
+
+    /** @return array{line: string, neutral: string, earth: string} the terminals that the returning end of a ring shares */
+    private function secondLanding(string $circuit): array
+    {
+        return $this->starts[$circuit];
+    }
+
+    /** @return array{line: string, neutral: string, earth: string} */
+    private static function hub(string $id): array
+    {
+        return ['line' => "$id.L", 'neutral' => "$id.N", 'earth' => "$id.E"];
+    }
+
+    /** @param array<string, mixed> $part */
+    private function point(string $id, string $name, string $room, array $part): void
+    {
+        $this->places["p-$id"] = ['kind' => 'point', 'name' => $name, 'room' => $room];
+        $this->parts[$id] = ['place' => "p-$id", 'name' => $name] + $part;
+    }
+
+    /**
+     * @param array<string, mixed>                                 $cable
+     * @param array{line: string, neutral: string, earth: string} $from
+     * @param array{line: string, neutral: string, earth: string} $to
+     */
+    private function run(string $id, string $circuit, float $metres, array $cable, array $from, array $to): void
+    {
+        $this->cable($id, $circuit, $metres, $cable, ['L' => [$from['line'], $to['line']], 'N' => [$from['neutral'], $to['neutral']], 'E' => [$from['earth'], $to['earth']]]);
+    }
+
+    /**
+     * @param array<string, mixed>                     $cable
+     * @param array<string, array{string, string}>     $cores
+     */
+    private function cable(string $id, string $circuit, float $metres, array $cable, array $cores): void
+    {
+        $this->cables[$id] = ['kind' => 'flat', 'circuit' => $circuit, 'lengthMetres' => ['value' => $metres, 'knowing' => 'assumed']] + $cable
+            + ['cores' => array_map(static fn (array $ends): array => ['ends' => $ends], $cores)];
+    }
+
+    private function wire(string $id, string $role, string $from, string $to, float $ohms): void
+    {
+        $this->cables[$id] = ['kind' => 'board-wire', 'ohms' => $ohms, 'cores' => [$role => ['ends' => [$from, $to]]]];
+    }
+}

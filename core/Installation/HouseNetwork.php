@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Installation;
+
+use YellowProbe\Installation\Part\PartContext;
+use YellowProbe\Installation\Part\PartKinds;
+use YellowProbe\Network\Network;
+use YellowProbe\Network\NetworkBuilder;
+
+/**
+ * A house in a state as a network of resistors, capacitors and sources.
+ *
+ * Nodes are terminals ("part.key"), the star point "@star", the ground "@ground", and the loose end of every lifted
+ * joint (named like the joint). A cable core with its two joints is one element, named "cable/core"; half of the
+ * cable's insulation and capacitance stands at each of its ends.
+ */
+final class HouseNetwork
+{
+    /** The mass of earth. */
+    public const GROUND = '@ground';
+
+    /** A good joint or terminal. */
+    public const JOINT_OHMS = 0.002;
+
+    /** A short test link with two clips. */
+    public const LINK_OHMS = 0.001;
+
+    /** Sound PVC, per pair of conductors, MΩ·km. */
+    public const MEGOHM_KM = 10000.0;
+
+    /** pF/m: line or neutral to the cpc between them, and across it. */
+    private const PICOFARADS_TO_EARTH = 100.0;
+    private const PICOFARADS_ACROSS = 50.0;
+
+    public static function build(House $house, State $state, Excitation $excitation, Factors $factors = new Factors()): Network
+    {
+        $builder = new NetworkBuilder();
+        $builder->node(self::GROUND);
+        $context = new PartContext($builder, $house, $state, $excitation, $factors);
+        foreach ($house->parts as $part) {
+            foreach ($house->terminals as $terminal) {
+                if ($terminal->part === $part->id) {
+                    $builder->node($terminal->id);
+                }
+            }
+            (PartKinds::get($part->kind) ?? throw new HouseError("/parts/$part->id/kind", 'Unknown kind of part.'))->build($part, $context);
+        }
+        foreach ($house->cables as $cable) {
+            self::cable($builder, $cable, $state, $excitation, $factors);
+        }
+        foreach ($state->links as $at => [$a, $b]) {
+            $builder->resistor("link#$at", $a, $b, self::LINK_OHMS);
+        }
+
+        return $builder->build();
+    }
+
+    private static function cable(NetworkBuilder $builder, Cable $cable, State $state, Excitation $excitation, Factors $factors): void
+    {
+        $stretch = null === $cable->circuit ? 1.0 : $factors->times("length:$cable->circuit");
+        $joint = $cable->attributes->positive('jointOhms', self::JOINT_OHMS);
+        $ends = [];
+        foreach ($cable->cores as $core) {
+            foreach ([1, 2] as $end) {
+                $terminal = $core->ends[$end - 1];
+                $loose = null === $terminal || $state->isLifted($core->joint($end));
+                $ends[$core->key][$end] = $loose ? $core->joint($end) : $terminal;
+            }
+            $ohms = $cable->coreOhms($core) * $stretch + 2.0 * $joint;
+            $builder->resistor($core->element(), $ends[$core->key][1], $ends[$core->key][2], max($ohms, 1e-6));
+        }
+        $metres = $cable->lengthMetres->value * $stretch;
+        if ($metres <= 0.0) {
+            return;
+        }
+        $siemens = $metres / 1000.0 / ($cable->attributes->positive('insulationMegohmKm', self::MEGOHM_KM) * 1e6 * $factors->times('insulation'));
+        $cores = array_values($cable->cores);
+        foreach ($cores as $i => $a) {
+            foreach (\array_slice($cores, $i + 1) as $b) {
+                $perMetre = Role::Earth === $a->role || Role::Earth === $b->role ? self::PICOFARADS_TO_EARTH : self::PICOFARADS_ACROSS;
+                $susceptance = $excitation->susceptance($perMetre * 1e-12 * $metres);
+                foreach ([1, 2] as $end) {
+                    $builder->admittance("$cable->id/$a->key-$b->key@$end", $ends[$a->key][$end], $ends[$b->key][$end], $siemens / 2.0, $susceptance / 2.0);
+                }
+            }
+        }
+    }
+}

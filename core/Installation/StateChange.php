@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Installation;
+
+/** One thing done to the state of a house: a switch set, a load turned or pulled out, a conductor lifted, a link fitted. */
+final readonly class StateChange
+{
+    private const VALUES = ['set' => ['on', 'off', '1', '2'], 'load' => ['on', 'off', 'out']];
+
+    /**
+     * @param string $operation set | load | lift | refit | link | unlink
+     * @param string $subject   part, load, joint, or the first terminal of a link
+     * @param string $value     the position, or the second terminal of a link
+     */
+    public function __construct(public string $operation, public string $subject, public string $value = '')
+    {
+    }
+
+    /**
+     * @param array<array-key, mixed> $raw
+     *
+     * @throws HouseError when it names something the house does not hold
+     */
+    public static function read(array $raw, House $house, string $path = ''): self
+    {
+        $attributes = new Attributes($raw, $path);
+        $change = new self($attributes->string('operation'), $attributes->string('subject'), $attributes->string('value', ''));
+        $known = match ($change->operation) {
+            'set', 'load' => isset($house->parts[$change->subject]),
+            'lift', 'refit' => null !== $house->joint($change->subject),
+            'link', 'unlink' => $house->hasTerminal($change->subject) && $house->hasTerminal($change->value),
+            default => throw new HouseError("$path/operation", 'Expected one of set, load, lift, refit, link, unlink.'),
+        };
+        if (!$known) {
+            throw new HouseError("$path/subject", \sprintf('This house has nothing called "%s" to %s.', $change->subject, $change->operation));
+        }
+        $allowed = self::VALUES[$change->operation] ?? null;
+        if (null !== $allowed && !\in_array($change->value, $allowed, true)) {
+            throw new HouseError("$path/value", \sprintf('Expected one of %s.', implode(', ', $allowed)));
+        }
+
+        return $change;
+    }
+
+    /** @return array{operation: string, subject: string, value: string} */
+    public function toArray(): array
+    {
+        return ['operation' => $this->operation, 'subject' => $this->subject, 'value' => $this->value];
+    }
+
+    /** In the second person, for a list of things to do. */
+    public function words(House $house): string
+    {
+        return match ($this->operation) {
+            'set' => $this->setWords($house),
+            'load' => match ($this->value) {
+                'out' => $this->isLight($house) ? \sprintf('Take the lamp out of %s', $this->partName($house)) : \sprintf('Unplug or disconnect %s', $this->partName($house)),
+                'off' => \sprintf('Turn %s off', $this->partName($house)),
+                default => $this->isLight($house) ? \sprintf('Have a lamp in %s', $this->partName($house)) : \sprintf('Turn %s on', $this->partName($house)),
+            },
+            'lift' => \sprintf('Lift %s', $this->jointName($house)),
+            'refit' => \sprintf('Refit %s', $this->jointName($house)),
+            'link' => \sprintf('Link %s to %s', Labels::terminal($house, $this->subject), Labels::terminal($house, $this->value)),
+            default => \sprintf('Take the link off %s and %s', Labels::terminal($house, $this->subject), Labels::terminal($house, $this->value)),
+        };
+    }
+
+    private function setWords(House $house): string
+    {
+        return \in_array($this->value, ['1', '2'], true)
+            ? \sprintf('Put %s to position %s', $this->partName($house), $this->value)
+            : \sprintf('Switch %s %s', $this->partName($house), $this->value);
+    }
+
+    private function isLight(House $house): bool
+    {
+        return 'light' === ($house->parts[$this->subject]->kind ?? '');
+    }
+
+    private function partName(House $house): string
+    {
+        return $house->parts[$this->subject]->name ?? $this->subject;
+    }
+
+    private function jointName(House $house): string
+    {
+        return Labels::joint($house, $this->subject);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Instrument;
+
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
+
+/** Where a tester is put: its leads on terminals, or its jaw around conductors, each with its direction. */
+final readonly class Connection
+{
+    /**
+     * @param list<string> $terminals one for each lead, the return lead last
+     * @param list<string> $around    "+element" or "-element": a core counted from its end 1 to 2, or the other way
+     */
+    private function __construct(public array $terminals, public array $around)
+    {
+    }
+
+    public static function leads(string ...$terminals): self
+    {
+        return new self(array_values($terminals), []);
+    }
+
+    public static function around(string ...$elements): self
+    {
+        return new self([], array_values($elements));
+    }
+
+    /**
+     * @param array<array-key, mixed> $raw {terminals: [...]} or {around: [...]}
+     *
+     * @throws HouseError when it names something the house does not hold or does not suit the tester
+     */
+    public static function read(array $raw, Instrument $instrument, House $house, string $path = ''): self
+    {
+        $attributes = new Attributes($raw, $path);
+        $connection = new self($attributes->strings('terminals'), $attributes->strings('around'));
+        $wanted = \count($instrument->leads());
+        if (\count($connection->terminals) !== $wanted || (0 === $wanted) !== ([] !== $connection->around)) {
+            throw new HouseError("$path/terminals", 0 === $wanted ? \sprintf('%s goes around conductors: give "around" and no terminals.', $instrument->words()) : \sprintf('%s has %d leads (%s): give one terminal for each.', $instrument->words(), $wanted, implode(', ', $instrument->leads())));
+        }
+        foreach ($connection->terminals as $at => $terminal) {
+            if (!$house->hasTerminal($terminal) && null === $house->joint($terminal)) {
+                throw new HouseError("$path/terminals/$at", \sprintf('There is no terminal "%s" in this house.', $terminal));
+            }
+        }
+        if (\count(array_unique($connection->terminals)) !== \count($connection->terminals)) {
+            throw new HouseError("$path/terminals", 'Two leads are on one terminal: move one of them.');
+        }
+        foreach ($connection->around as $at => $element) {
+            [$owner, $key] = explode('/', substr($element, 1), 2) + [1 => ''];
+            $known = isset($house->cables[$owner]->cores[$key]) || isset($house->parts[$owner]);
+            if (!$known || !\in_array($element[0] ?? '', ['+', '-'], true)) {
+                throw new HouseError("$path/around/$at", \sprintf('There is no conductor "%s"; write "+cable/core".', $element));
+            }
+        }
+
+        return $connection;
+    }
+
+    /** @return array{terminals: list<string>, around: list<string>} */
+    public function toArray(): array
+    {
+        return ['terminals' => $this->terminals, 'around' => $this->around];
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Instrument;
+
+/**
+ * Reads what people type off a display: "0,83", "1k2", ">999M", "OL", "230 V", "0.4mA", "110".
+ *
+ * A bare number is in the unit the tester's display usually shows (Ω, MΩ for insulation, mA for a leakage clamp, V).
+ */
+final class ReadingParser
+{
+    private const PREFIXES = ['' => 1.0, 'm' => 1e-3, 'u' => 1e-6, 'µ' => 1e-6, 'k' => 1e3, 'K' => 1e3, 'M' => 1e6, 'G' => 1e9];
+
+    private const UNITS = ['V' => Unit::Volt, 'v' => Unit::Volt, 'Ω' => Unit::Ohm, 'ohm' => Unit::Ohm, 'ohms' => Unit::Ohm, 'R' => Unit::Ohm, 'r' => Unit::Ohm, 'A' => Unit::Ampere, 'a' => Unit::Ampere];
+
+    /** @throws ReadingError */
+    public static function parse(string $typed, Instrument $instrument): Reading
+    {
+        $text = trim(str_replace(["\u{2126}", "\u{00A0}", "\u{03BC}"], ['Ω', ' ', 'µ'], $typed));
+        if ('' === $text) {
+            throw new ReadingError('Type what the tester shows.');
+        }
+        if (Unit::Pattern === $instrument->unit()) {
+            return self::pattern($typed, $text);
+        }
+        if (1 === preg_match('/^(ol|o\.l\.?|over ?range|or)$/i', $text)) {
+            return new Reading(ShownKind::Over, $typed, $instrument->scale()->top());
+        }
+        if (1 === preg_match('/^(no supply|none|no reading)$/i', $text)) {
+            return new Reading(ShownKind::Nothing, $typed);
+        }
+        $over = '>' === $text[0];
+        $number = $over ? ltrim(substr($text, 1)) : $text;
+        if (1 === preg_match('/^-?\d{1,3},\d{3}(\D|$)/', $number)) {
+            throw new ReadingError(\sprintf('"%s" can mean a thousand or a decimal: type it with a point (%s) or without the comma (%s).', $typed, str_replace(',', '.', $number), str_replace(',', '', $number)));
+        }
+        [$value, $resolution] = self::number(str_replace(',', '.', $number), $instrument, $typed);
+        if ($value < 0.0) {
+            throw new ReadingError(\sprintf('"%s": %s shows no negative value.', $typed, $instrument->words()));
+        }
+        if ($over) {
+            return new Reading(ShownKind::Over, $typed, $value);
+        }
+        if ($value > $instrument->scale()->top() * 1.000001) {
+            throw new ReadingError(\sprintf('"%s" is more than %s can show; type OL when it says over range.', $typed, $instrument->words()));
+        }
+
+        return new Reading(ShownKind::Value, $typed, $value, $resolution);
+    }
+
+    private static function pattern(string $typed, string $text): Reading
+    {
+        $pattern = str_replace([' ', '-', '/'], '', $text);
+        if (1 !== preg_match('/^[01]{3}$/', $pattern)) {
+            throw new ReadingError(\sprintf('"%s": tell the three lamps L–N, L–E, N–E as 1 (lit) or 0 (dark), such as 110.', $typed));
+        }
+
+        return new Reading(ShownKind::Pattern, $typed, 0.0, 0.0, $pattern);
+    }
+
+    /** @return array{float, float} value and resolution in the base unit */
+    private static function number(string $number, Instrument $instrument, string $typed): array
+    {
+        // 1k2 is 1.2 k
+        if (1 === preg_match('/^(\d+)([kKMGR])(\d+)$/', $number, $match)) {
+            $factor = 'R' === $match[2] ? 1.0 : self::PREFIXES[$match[2]];
+
+            return self::sized("$match[1].$match[3]", $factor);
+        }
+        if (1 !== preg_match('/^(-?\d+(?:\.\d+)?|-?\.\d+)\s*([mkKMGuµ]?)\s*(V|v|Ω|ohms?|R|r|A|a)?$/u', $number, $match)) {
+            throw new ReadingError(\sprintf('"%s" is not a reading: type a number with its unit, such as %s.', $typed, self::example($instrument)));
+        }
+        $unit = $match[3] ?? '';
+        $prefix = $match[2];
+        if ('' !== $unit && self::UNITS[$unit] !== $instrument->unit()) {
+            throw new ReadingError(\sprintf('"%s": %s reads %s, not %s.', $typed, $instrument->words(), $instrument->unit()->value, self::UNITS[$unit]->value));
+        }
+        $factor = '' === $prefix && '' === $unit ? self::usual($instrument) : self::PREFIXES[$prefix];
+
+        return self::sized($match[1], $factor);
+    }
+
+    /** @return array{float, float} */
+    private static function sized(string $digits, float $factor): array
+    {
+        $point = strpos($digits, '.');
+        $decimals = false === $point ? 0 : \strlen($digits) - $point - 1;
+
+        return [(float) $digits * $factor, 10.0 ** -$decimals * $factor];
+    }
+
+    private static function usual(Instrument $instrument): float
+    {
+        return match ($instrument->slug()) {
+            'insulation-tester' => 1e6,
+            'leakage-clamp' => 1e-3,
+            default => 1.0,
+        };
+    }
+
+    private static function example(Instrument $instrument): string
+    {
+        return match ($instrument->slug()) {
+            'insulation-tester' => '"200 M" or ">999M"',
+            'leakage-clamp' => '"0.35 mA" or "1.2 A"',
+            'voltmeter-high-z', 'voltmeter-low-z' => '"231 V"',
+            default => '"0.83" or "OL"',
+        };
+    }
+}

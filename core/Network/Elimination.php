@@ -1,0 +1,294 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Network;
+
+/**
+ * A network eliminated once, node by node, onto a datum, with every intermediate front kept.
+ *
+ * From it come the voltages of all nodes ({@see solve()}), and, for any few nodes, the small network that stands for
+ * all the rest ({@see ports()}): only the fronts on the paths from those nodes to the root of the elimination tree
+ * are made again. A fault is then a change among a handful of ports, at any severity, opened or closed, and never a
+ * subtraction from the sound network (model: "numbers that stay true").
+ */
+final class Elimination
+{
+    /** @var array<int, int> position of each node in the order of elimination; −1 for the datum */
+    private array $position;
+
+    /** @var array<int, Front> */
+    private array $fronts = [];
+
+    /** @var array<int, int> node => first remaining neighbour of its front: the tree of the elimination */
+    private array $parent = [];
+
+    /** @var array<int, list<int>> */
+    private array $kids = [];
+
+    /** @param list<int> $order every node but the datum */
+    private function __construct(public readonly Network $network, public readonly int $datum, private readonly array $order)
+    {
+        $position = array_fill(0, $network->nodeCount, -1);
+        foreach ($order as $at => $node) {
+            $position[$node] = $at;
+        }
+        $this->position = $position;
+        foreach ($order as $node) {
+            $front = $this->eliminate($node, array_map(fn (int $kid): Front => $this->fronts[$kid], $this->kids[$node] ?? []), [], []);
+            $this->fronts[$node] = $front;
+            if ([] !== $front->nodes) {
+                $this->parent[$node] = $front->nodes[0];
+                $this->kids[$front->nodes[0]][] = $node;
+            }
+        }
+    }
+
+    /** @param list<int> $last nodes to keep to the end, because they will be asked for as ports again and again */
+    public static function of(Network $network, int $datum, array $last = []): self
+    {
+        return new self($network, $datum, EliminationOrder::of($network, $datum, $last));
+    }
+
+    /**
+     * All voltages to the datum. A node of an island that nothing ties to the datum has none: see Solution.
+     *
+     * @throws NumericalError when Kirchhoff's current law is not met to 10⁻⁹
+     */
+    public function solve(): Solution
+    {
+        $re = $im = array_fill(0, $this->network->nodeCount, 0.0);
+        $floating = array_fill(0, $this->network->nodeCount, false);
+        foreach (array_reverse($this->order) as $node) {
+            $front = $this->fronts[$node];
+            if ($front->floating) {
+                $floating[$node] = true;
+                continue;
+            }
+            $sumRe = $front->currentRe;
+            $sumIm = $front->currentIm;
+            foreach ($front->nodes as $i => $other) {
+                $sumRe += $front->columnRe[$i] * $re[$other] - $front->columnIm[$i] * $im[$other];
+                $sumIm += $front->columnRe[$i] * $im[$other] + $front->columnIm[$i] * $re[$other];
+            }
+            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
+            $re[$node] = ($sumRe * $front->pivotRe + $sumIm * $front->pivotIm) / $square;
+            $im[$node] = ($sumIm * $front->pivotRe - $sumRe * $front->pivotIm) / $square;
+            $floating[$node] = [] !== $front->nodes && $floating[$front->nodes[0]];
+        }
+
+        return Solution::checked($this->network, $this->datum, $re, $im, $floating);
+    }
+
+    /**
+     * The network seen from a few nodes, everything else eliminated, some branches left out.
+     *
+     * @param list<int> $keep    the ports; the datum may be among them and need not be
+     * @param list<int> $without branches to leave out; both their ends must be ports or the datum
+     */
+    public function ports(array $keep, array $without = []): PortNetwork
+    {
+        $kept = array_fill_keys($keep, true);
+        unset($kept[$this->datum]);
+        $left = array_fill_keys($without, true);
+        foreach ($without as $branch) {
+            foreach ([$this->network->from[$branch], $this->network->to[$branch]] as $end) {
+                if ($end !== $this->datum && !isset($kept[$end])) {
+                    throw new \LogicException('A branch can only be left out between ports.');
+                }
+            }
+        }
+        $affected = [];
+        foreach ($kept as $port => $_) {
+            for ($node = $port; null !== $node && !isset($affected[$node]); $node = $this->parent[$node] ?? null) {
+                $affected[$node] = $this->position[$node];
+            }
+        }
+        asort($affected);
+        $pending = [];
+        $roots = [];
+        $route = static function (Front $front) use ($kept, &$pending, &$roots): void {
+            foreach ($front->nodes as $node) {
+                if (!isset($kept[$node])) {
+                    $pending[$node][] = $front;
+
+                    return;
+                }
+            }
+            $roots[] = $front;
+        };
+        foreach ($affected as $node => $_) {
+            foreach ($this->kids[$node] ?? [] as $kid) {
+                if (!isset($affected[$kid])) {
+                    $route($this->fronts[$kid]);
+                }
+            }
+        }
+        foreach ($affected as $node => $_) {
+            if (!isset($kept[$node])) {
+                $route($this->eliminate($node, $pending[$node] ?? [], $kept, $left));
+            }
+        }
+
+        return $this->gather(array_keys($kept), $roots, $left);
+    }
+
+    /**
+     * @param list<int>        $ports
+     * @param list<Front>      $fronts whose remaining nodes are all ports
+     * @param array<int, true> $left   branches left out
+     */
+    private function gather(array $ports, array $fronts, array $left): PortNetwork
+    {
+        $network = $this->network;
+        $small = new PortNetwork($this->datum, $ports);
+        foreach ($ports as $port) {
+            foreach ($network->incident[$port] as $branch) {
+                if (isset($left[$branch])) {
+                    continue;
+                }
+                $outward = $network->from[$branch] === $port;
+                $other = $outward ? $network->to[$branch] : $network->from[$branch];
+                $sign = $outward ? -1.0 : 1.0;
+                $small->inject($port, $sign * $network->jRe[$branch], $sign * $network->jIm[$branch]);
+                // A branch between two ports is met twice and joined once; one to a node eliminated sits in a front.
+                if ($other === $this->datum || ($outward && $small->has($other))) {
+                    $small->join($port, $other, $network->yRe[$branch], $network->yIm[$branch]);
+                }
+            }
+        }
+        foreach ($fronts as $front) {
+            $m = \count($front->nodes);
+            foreach ($front->nodes as $i => $a) {
+                $small->join($a, $this->datum, $front->excessRe[$i], $front->excessIm[$i]);
+                $small->inject($a, $front->injectRe[$i], $front->injectIm[$i]);
+                for ($j = $i + 1; $j < $m; ++$j) {
+                    $small->join($a, $front->nodes[$j], $front->pairRe[$i * $m + $j], $front->pairIm[$i * $m + $j]);
+                }
+            }
+        }
+
+        return $small;
+    }
+
+    /**
+     * @param list<Front>      $kids fronts that still hold this node and no earlier one
+     * @param array<int, true> $kept nodes that are never eliminated
+     * @param array<int, true> $left branches left out
+     */
+    private function eliminate(int $node, array $kids, array $kept, array $left): Front
+    {
+        $network = $this->network;
+        $front = new Front();
+        $here = $this->position[$node];
+        $re = $im = [];
+        $excessRe = $excessIm = $currentRe = $currentIm = 0.0;
+        foreach ($network->incident[$node] as $branch) {
+            if (isset($left[$branch])) {
+                continue;
+            }
+            if ($network->from[$branch] === $node) {
+                $other = $network->to[$branch];
+                $currentRe -= $network->jRe[$branch];
+                $currentIm -= $network->jIm[$branch];
+            } else {
+                $other = $network->from[$branch];
+                $currentRe += $network->jRe[$branch];
+                $currentIm += $network->jIm[$branch];
+            }
+            if ($other === $this->datum) {
+                $excessRe += $network->yRe[$branch];
+                $excessIm += $network->yIm[$branch];
+            } elseif (isset($kept[$other]) || $this->position[$other] > $here) {
+                $re[$other] = ($re[$other] ?? 0.0) + $network->yRe[$branch];
+                $im[$other] = ($im[$other] ?? 0.0) + $network->yIm[$branch];
+            }
+        }
+        foreach ($kids as $kid) {
+            $m = \count($kid->nodes);
+            $at = (int) array_search($node, $kid->nodes, true);
+            $excessRe += $kid->excessRe[$at];
+            $excessIm += $kid->excessIm[$at];
+            $currentRe += $kid->injectRe[$at];
+            $currentIm += $kid->injectIm[$at];
+            foreach ($kid->nodes as $i => $other) {
+                if ($i !== $at) {
+                    $pair = $i < $at ? $i * $m + $at : $at * $m + $i;
+                    $re[$other] = ($re[$other] ?? 0.0) + $kid->pairRe[$pair];
+                    $im[$other] = ($im[$other] ?? 0.0) + $kid->pairIm[$pair];
+                }
+            }
+        }
+        $nodes = array_keys($re);
+        usort($nodes, fn (int $a, int $b): int => $this->position[$a] <=> $this->position[$b]);
+        $m = \count($nodes);
+        $place = array_flip($nodes);
+        $pairRe = $pairIm = $m > 1 ? array_fill(0, $m * $m, 0.0) : [];
+        $outExcessRe = $outExcessIm = $outRe = $outIm = $m > 0 ? array_fill(0, $m, 0.0) : [];
+        foreach ($kids as $kid) {
+            $n = \count($kid->nodes);
+            foreach ($kid->nodes as $i => $a) {
+                if ($a === $node) {
+                    continue;
+                }
+                $ia = $place[$a];
+                $outExcessRe[$ia] += $kid->excessRe[$i];
+                $outExcessIm[$ia] += $kid->excessIm[$i];
+                $outRe[$ia] += $kid->injectRe[$i];
+                $outIm[$ia] += $kid->injectIm[$i];
+                for ($j = $i + 1; $j < $n; ++$j) {
+                    if ($kid->nodes[$j] !== $node) {
+                        $ib = $place[$kid->nodes[$j]];
+                        $to = $ia < $ib ? $ia * $m + $ib : $ib * $m + $ia;
+                        $pairRe[$to] += $kid->pairRe[$i * $n + $j];
+                        $pairIm[$to] += $kid->pairIm[$i * $n + $j];
+                    }
+                }
+            }
+        }
+        $columnRe = $columnIm = [];
+        $pivotRe = $excessRe;
+        $pivotIm = $excessIm;
+        foreach ($nodes as $other) {
+            $columnRe[] = $re[$other];
+            $columnIm[] = $im[$other];
+            $pivotRe += $re[$other];
+            $pivotIm += $im[$other];
+        }
+        $square = $pivotRe * $pivotRe + $pivotIm * $pivotIm;
+        if (0.0 === $square) {
+            if (0.0 !== $currentRe || 0.0 !== $currentIm) {
+                throw new NumericalError(\sprintf('A source drives node %d, which nothing else touches.', $node));
+            }
+            $front->floating = true;
+        } else {
+            for ($i = 0; $i < $m; ++$i) {
+                $fRe = ($columnRe[$i] * $pivotRe + $columnIm[$i] * $pivotIm) / $square;
+                $fIm = ($columnIm[$i] * $pivotRe - $columnRe[$i] * $pivotIm) / $square;
+                $outExcessRe[$i] += $fRe * $excessRe - $fIm * $excessIm;
+                $outExcessIm[$i] += $fRe * $excessIm + $fIm * $excessRe;
+                $outRe[$i] += $fRe * $currentRe - $fIm * $currentIm;
+                $outIm[$i] += $fRe * $currentIm + $fIm * $currentRe;
+                for ($j = $i + 1; $j < $m; ++$j) {
+                    $pairRe[$i * $m + $j] += $fRe * $columnRe[$j] - $fIm * $columnIm[$j];
+                    $pairIm[$i * $m + $j] += $fRe * $columnIm[$j] + $fIm * $columnRe[$j];
+                }
+            }
+        }
+        $front->nodes = $nodes;
+        $front->columnRe = $columnRe;
+        $front->columnIm = $columnIm;
+        $front->pivotRe = $pivotRe;
+        $front->pivotIm = $pivotIm;
+        $front->currentRe = $currentRe;
+        $front->currentIm = $currentIm;
+        $front->pairRe = $pairRe;
+        $front->pairIm = $pairIm;
+        $front->excessRe = $outExcessRe;
+        $front->excessIm = $outExcessIm;
+        $front->injectRe = $outRe;
+        $front->injectIm = $outIm;
+
+        return $front;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Network;
+
+/**
+ * A linear network of two-terminal passive elements and independent sources, ready to be eliminated.
+ *
+ * Nodes are 0 … nodeCount−1. Branch b joins from[b] to to[b] with the admittance yRe[b] + j·yIm[b] (siemens);
+ * a source of e volts in series with it is kept as the Norton current jRe[b] + j·jIm[b] (amperes), flowing out of
+ * from[b] and into to[b]. An open switch is no branch at all and an ideal link no branch but one node: both are
+ * decided in NetworkBuilder before any number is looked at.
+ */
+final readonly class Network
+{
+    /**
+     * @param list<int>                   $from
+     * @param list<int>                   $to
+     * @param array<int, float>                 $yRe
+     * @param array<int, float>                 $yIm
+     * @param array<int, float>                 $jRe
+     * @param array<int, float>                 $jIm
+     * @param array<string, int>          $nodes    name of a node => its number (several names may share a number)
+     * @param array<string, int>          $elements name of an element => its branch
+     * @param array<int, list<int>>       $incident node => branches that touch it
+     */
+    public function __construct(
+        public int $nodeCount,
+        public array $from,
+        public array $to,
+        public array $yRe,
+        public array $yIm,
+        public array $jRe,
+        public array $jIm,
+        public array $nodes,
+        public array $elements,
+        public array $incident,
+    ) {
+    }
+
+    /** @throws \OutOfBoundsException when no node has that name */
+    public function node(string $name): int
+    {
+        return $this->nodes[$name] ?? throw new \OutOfBoundsException(\sprintf('There is no node "%s" in this network.', $name));
+    }
+
+    public function hasNode(string $name): bool
+    {
+        return isset($this->nodes[$name]);
+    }
+
+    /** The branch of an element, or null when the element is absent in this state (open, lifted, unplugged). */
+    public function branch(string $element): ?int
+    {
+        return $this->elements[$element] ?? null;
+    }
+
+    public function admittance(int $branch): Complex
+    {
+        return new Complex($this->yRe[$branch], $this->yIm[$branch]);
+    }
+}

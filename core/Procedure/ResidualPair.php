@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Procedure;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+
+final class ResidualPair implements Procedure
+{
+    public function slug(): string
+    {
+        return 'residual-pair';
+    }
+
+    public function words(): string
+    {
+        return 'Residual current with one light on';
+    }
+
+    public function hazard(): string
+    {
+        return 'Live, cover off: keep the jaw and your fingers clear of live parts. The device may trip as the light is switched.';
+    }
+
+    public function cannotShow(): string
+    {
+        return 'Anything at a device that holds both circuits: their sum is 0.';
+    }
+
+    public function plans(House $house): array
+    {
+        $plans = [];
+        foreach ($house->partsOfKind('light') as $light) {
+            $state = State::resting($house)->after(...States::lightOn($light));
+            $own = $house->circuitOfPart($light->id);
+            foreach (States::circuits($house) as $circuit) {
+                // The light's own circuit, and the circuits it may have taken a neutral from: other lights.
+                if ($circuit === $own || 'lighting' === $house->circuits[$circuit]->claim) {
+                    $plans[] = new TestPlan("residual-pair:$light->id:$circuit", $this, "Clamp around line and neutral of {$house->circuits[$circuit]->name} with $light->name on", new Measurement($state, Instruments::get('leakage-clamp'), ResidualClamp::liveConductors($house, $circuit)), 1.0);
+                }
+            }
+        }
+
+        return $plans;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Rules;
+
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ShownKind;
+
+/**
+ * Largest earth fault loop that still opens the circuit's breaker at once: Z_s = c_min·U0/I_a with I_a = k·I_n
+ * (k 5 for B, 10 for C, 20 for D); a value measured cold is compared with 80 % of it.
+ */
+final class MaxZs implements Formula
+{
+    public function slug(): string
+    {
+        return 'max-zs';
+    }
+
+    public function judge(Attributes $parameters, House $house, Measurement $measurement, Reading $reading): ?Outcome
+    {
+        $circuit = $measurement->circuits($house)[0] ?? null;
+        if (null === $circuit || ShownKind::Pattern === $reading->kind) {
+            return null;
+        }
+        $way = $house->parts[$house->circuits[$circuit]->way];
+        $curve = $way->attributes->string('curve', '');
+        $multiple = $parameters->object('multiples')->number($curve, 0.0);
+        $amperes = $way->attributes->positive('ratedAmperes', 0.0);
+        if ($multiple <= 0.0 || $amperes <= 0.0) {
+            return null;
+        }
+        $limit = $parameters->number('minimumVoltageFactor') * $parameters->number('volts') / ($multiple * $amperes);
+        $cold = $parameters->number('coldFactor') * $limit;
+        $working = \sprintf('%s × %s V / (%s × %s A) = %.2f Ω; cold, 80 %%: %.2f Ω; read %s', $parameters->number('minimumVoltageFactor'), $parameters->number('volts'), $multiple, $amperes, $limit, $cold, $reading->raw);
+
+        return match (true) {
+            ShownKind::Value !== $reading->kind => new Outcome(Verdict::Bad, 'No loop to earth: the breaker would not open on an earth fault.', $working),
+            $reading->value > $limit => new Outcome(Verdict::Bad, \sprintf('More than the %.2f Ω that %s%s allows.', $limit, $curve, $amperes), $working),
+            $reading->value > $cold => new Outcome(Verdict::Doubt, \sprintf('Above 80 %% of the limit (%.2f Ω): it may be too much when the cable is warm.', $cold), $working),
+            default => new Outcome(Verdict::Good, \sprintf('Below %.2f Ω, 80 %% of the limit of %s%s.', $cold, $curve, $amperes), $working),
+        };
+    }
+}
