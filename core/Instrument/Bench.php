@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Instrument;
 
 use YellowProbe\Fault\Change;
-use YellowProbe\Fault\NewBranch;
+use YellowProbe\Fault\ResolvedChange;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
@@ -51,13 +51,13 @@ final class Bench
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
     public function read(?Change $fault = null): Shown
     {
-        $resolved = $this->resolve($fault ?? new Change());
+        $resolved = ResolvedChange::of($this->network, $fault ?? new Change());
         $ports = clone $this->portsFor($resolved);
-        foreach ($resolved['with'] as [$a, $b, $y]) {
+        foreach ($resolved->with as [$a, $b, $y]) {
             $ports->join($a, $b, $y->re, $y->im);
         }
         if ([] === $this->connection->terminals) {
-            return $this->embraced($ports, $resolved['standing']);
+            return $this->embraced($ports, $resolved->standing);
         }
         if (1 !== \count(array_unique($this->leads)) && \count(array_unique($this->leads)) === \count($this->leads)) {
             return $this->instrument->apply($ports, $this->leads);
@@ -82,70 +82,25 @@ final class Bench
         return array_values(array_unique($ports));
     }
 
-    /** @param array{without: list<int>, with: list<array{int, int, Complex}>, standing: array<int, array{int, int, Complex}>} $resolved */
-    private function portsFor(array $resolved): PortNetwork
+    private function portsFor(ResolvedChange $resolved): PortNetwork
     {
         $keep = $this->testPorts();
-        foreach ($resolved['without'] as $branch) {
+        foreach ($resolved->without as $branch) {
             $keep[] = $this->network->from[$branch];
             $keep[] = $this->network->to[$branch];
         }
-        foreach ($resolved['with'] as [$a, $b]) {
+        foreach ($resolved->with as [$a, $b]) {
             $keep[] = $a;
             $keep[] = $b;
         }
         $keep = array_values(array_unique($keep));
         sort($keep);
-        $key = implode(',', $keep).'|'.implode(',', $resolved['without']);
+        $key = implode(',', $keep).'|'.implode(',', $resolved->without);
         if (!isset($this->ports[$key])) {
-            $this->ports = [$key => $this->elimination->ports($keep, $resolved['without'])];
+            $this->ports = [$key => $this->elimination->ports($keep, $resolved->without)];
         }
 
         return $this->ports[$key];
-    }
-
-    /**
-     * Names to nodes. What stands for an element that is absent in this state is absent too.
-     *
-     * @return array{without: list<int>, with: list<array{int, int, Complex}>, standing: array<int, array{int, int, Complex}>}
-     */
-    private function resolve(Change $change): array
-    {
-        $without = $with = $standing = [];
-        foreach ($change->without as $element) {
-            $branch = $this->network->branch($element);
-            if (null !== $branch) {
-                $without[] = $branch;
-            }
-        }
-        foreach ($change->with as $new) {
-            $branch = null === $new->standsFor ? null : $this->network->branch($new->standsFor);
-            if (null !== $new->standsFor && null === $branch) {
-                continue;
-            }
-            $entry = $this->entry($new, $branch);
-            $with[] = $entry;
-            if (null !== $branch) {
-                $standing[$branch] = $entry;
-            }
-        }
-
-        return ['without' => $without, 'with' => $with, 'standing' => $standing];
-    }
-
-    /** @return array{int, int, Complex} */
-    private function entry(NewBranch $new, ?int $branch): array
-    {
-        if (null === $branch) {
-            return [$this->network->node((string) $new->a), $this->network->node((string) $new->b), new Complex(1.0 / max($new->ohms, 1e-6))];
-        }
-        $y = $this->network->admittance($branch);
-
-        return [
-            null === $new->a ? $this->network->from[$branch] : $this->network->node($new->a),
-            null === $new->b ? $this->network->to[$branch] : $this->network->node($new->b),
-            0.0 === $new->ohms ? $y : $y->over((new Complex(1.0))->plus($y->times(new Complex($new->ohms)))),
-        ];
     }
 
     /** @param array<int, array{int, int, Complex}> $standing */

@@ -60,4 +60,63 @@ final readonly class Network
     {
         return new Complex($this->yRe[$branch], $this->yIm[$branch]);
     }
+
+    /**
+     * The same nodes with some branches left out and some added. Names of elements stay with the branches that stay.
+     *
+     * @param list<int>                      $without
+     * @param list<array{int, int, Complex}> $with    nodes and admittance
+     */
+    public function changed(array $without, array $with): self
+    {
+        $gone = array_fill_keys($without, true);
+        $from = $to = $yRe = $yIm = $jRe = $jIm = $renumbered = [];
+        foreach ($this->from as $branch => $a) {
+            if (!isset($gone[$branch])) {
+                $renumbered[$branch] = \count($from);
+                [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $this->to[$branch], $this->yRe[$branch], $this->yIm[$branch], $this->jRe[$branch], $this->jIm[$branch]];
+            }
+        }
+        foreach ($with as [$a, $b, $y]) {
+            if ($a !== $b) {
+                [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $b, $y->re, $y->im, 0.0, 0.0];
+            }
+        }
+        $incident = array_fill(0, $this->nodeCount, []);
+        foreach ($from as $branch => $a) {
+            $incident[$a][] = $branch;
+            $incident[$to[$branch]][] = $branch;
+        }
+        $elements = [];
+        foreach ($this->elements as $element => $branch) {
+            if (isset($renumbered[$branch])) {
+                $elements[$element] = $renumbered[$branch];
+            }
+        }
+
+        return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements, $incident);
+    }
+
+    /** The same network with all its sources at rest and 1 A driven from one node into another through a very thin branch. */
+    public function drivenBetween(int $from, int $into): self
+    {
+        $zeros = array_fill(0, \count($this->from), 0.0);
+        $branch = \count($this->from);
+        $incident = $this->incident;
+        $incident[$from][] = $branch;
+        $incident[$into][] = $branch;
+
+        return new self(
+            $this->nodeCount,
+            [...$this->from, $from],
+            [...$this->to, $into],
+            [...$this->yRe, 1e-15],
+            [...$this->yIm, 0.0],
+            [...$zeros, 1.0],
+            [...$zeros, 0.0],
+            $this->nodes,
+            $this->elements,
+            $incident,
+        );
+    }
 }

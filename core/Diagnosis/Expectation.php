@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Instrument\ShownKind;
+
+/** What a tester is expected to show under one cause, with its spread, and whether a reading fits that. */
+final readonly class Expectation
+{
+    private Display $display;
+    private float $sigma;
+
+    public function __construct(private Row $row, private Instrument $instrument)
+    {
+        $this->display = new Display($instrument);
+        $this->sigma = sqrt($row->sigma ** 2 + array_sum(array_map(static fn (float $move): float => $move ** 2, $row->moves)));
+    }
+
+    public function text(): string
+    {
+        return ReadingFormat::shown($this->row->shown, $this->instrument);
+    }
+
+    /** The range that 95 readings of 100 would lie in; empty where there is no number. */
+    public function range(): string
+    {
+        if (ShownKind::Value !== $this->row->shown->kind) {
+            return '';
+        }
+        $low = $this->display->unit * sinh(max(0.0, $this->row->z - 2.0 * $this->sigma));
+        $high = $this->display->unit * sinh($this->row->z + 2.0 * $this->sigma);
+
+        return $high > $this->instrument->scale()->top()
+            ? ReadingFormat::value($low, $this->instrument).' to over range'
+            : ReadingFormat::value($low, $this->instrument).' to '.ReadingFormat::value($high, $this->instrument);
+    }
+
+    public function fit(Reading $reading): Fit
+    {
+        if (ShownKind::Pattern === $reading->kind) {
+            return PlugInTester::probability($this->row->shown, $reading->pattern) > 0.2 ? Fit::Fits : Fit::Off;
+        }
+        if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $this->row->shown->kind) {
+            return $reading->kind === $this->row->shown->kind ? Fit::Fits : Fit::Off;
+        }
+        [$low, $high] = $this->display->cell($reading);
+        $distance = max($low - $this->row->z, $this->row->z - $high, 0.0) / $this->sigma;
+
+        return match (true) {
+            $distance <= 2.0 => Fit::Fits,
+            $distance <= 3.0 => Fit::Unsure,
+            default => Fit::Off,
+        };
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Fault\Fault;
+use YellowProbe\Fault\ResolvedChange;
+use YellowProbe\Installation\Excitation;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\State;
+use YellowProbe\Network\Elimination;
+use YellowProbe\Network\Network;
+
+/**
+ * What a state is expected to leave live: by the survey, and under any cause that still has some weight.
+ *
+ * It never says that anything is dead: only a proof by a person at the place does.
+ */
+final class Liveness
+{
+    public const LIVE = 'expected-live';
+    public const MAY_BE_LIVE = 'may-be-live';
+    public const EXPECTED_DEAD = 'expected-dead';
+
+    /** A terminal counts as live from here to the mass of earth. */
+    private const LIVE_VOLTS = 50.0;
+
+    /** A cause with at least this probability can make something live. */
+    private const WEIGHT = 0.01;
+
+    private const MOST_CAUSES = 12;
+
+    /** @return array<string, string> terminal (or loose end of a lifted joint) => one of the three */
+    public static function of(House $house, State $state, Ranking $ranking): array
+    {
+        $network = HouseNetwork::build($house, $state, Excitation::mains());
+        $live = [];
+        foreach (self::liveNodes($network) as $name => $isLive) {
+            $live[$name] = $isLive ? self::LIVE : self::EXPECTED_DEAD;
+        }
+        $causes = 0;
+        foreach ($ranking->standings as $standing) {
+            $hypothesis = $standing->hypothesis;
+            if (null === $hypothesis->kind || null === $hypothesis->site) {
+                continue;
+            }
+            if ($standing->probability < self::WEIGHT || ++$causes > self::MOST_CAUSES) {
+                break;
+            }
+            $fault = new Fault($hypothesis->kind, $hypothesis->site, $hypothesis->kind->severities()[$standing->likeliestSeverity()] ?? 0.0);
+            foreach (self::liveNodes(ResolvedChange::of($network, $fault->change($house))->network()) as $name => $isLive) {
+                if ($isLive && self::EXPECTED_DEAD === $live[$name]) {
+                    $live[$name] = self::MAY_BE_LIVE;
+                }
+            }
+        }
+
+        return $live;
+    }
+
+    /** @return array<string, bool> */
+    private static function liveNodes(Network $network): array
+    {
+        $solution = Elimination::of($network, $network->node(HouseNetwork::GROUND))->solve();
+        $live = [];
+        foreach (array_keys($network->nodes) as $name) {
+            if (!str_starts_with((string) $name, '@')) {
+                $volts = $solution->volts((string) $name);
+                $live[(string) $name] = null !== $volts && $volts->modulus() > self::LIVE_VOLTS;
+            }
+        }
+
+        return $live;
+    }
+}

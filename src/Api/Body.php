@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Uid\Uuid;
+use Symfony\Component\Uid\UuidV7;
+use YellowProbe\Installation\Attributes;
+
+/** The JSON object of a request, read with types; what is wrong is refused with the field's name. */
+final readonly class Body
+{
+    public const MOST_BYTES = 1_000_000;
+
+    private function __construct(public Attributes $fields)
+    {
+    }
+
+    public static function of(Request $request): self
+    {
+        $content = $request->getContent();
+        if (\strlen($content) > self::MOST_BYTES) {
+            throw new Problem(413, 'Too large', \sprintf('A request may have %d kB; send it in parts.', self::MOST_BYTES / 1000));
+        }
+        if ('json' !== $request->getContentTypeFormat()) {
+            throw new Problem(415, 'Not JSON', 'Send the request with the content type application/json.');
+        }
+        try {
+            $raw = json_decode($content, true, 64, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw new Problem(400, 'Malformed JSON', 'The request is not JSON: '.$e->getMessage().'.');
+        }
+        if (!\is_array($raw) || (array_is_list($raw) && [] !== $raw)) {
+            throw new Problem(400, 'Not an object', 'The request has to be a JSON object.');
+        }
+
+        return new self(new Attributes($raw, ''));
+    }
+
+    /** An id that the client made: a UUID of version 7. */
+    public function id(string $key = 'id'): UuidV7
+    {
+        $value = $this->fields->string($key);
+
+        return UuidV7::isValid($value) ? UuidV7::fromString($value) : throw Problem::invalid("/$key", 'Expected a UUID of version 7, made by the client.');
+    }
+
+    public function optionalUuid(string $key): ?Uuid
+    {
+        $value = $this->fields->string($key, '');
+
+        return '' === $value ? null : (Uuid::isValid($value) ? Uuid::fromString($value) : throw Problem::invalid("/$key", 'Expected a UUID.'));
+    }
+
+    /** Text that says something, at most $most characters. */
+    public function text(string $key, int $most = 200): string
+    {
+        $value = trim($this->fields->string($key));
+        if ('' === $value) {
+            throw Problem::invalid("/$key", 'Write something here.');
+        }
+        if (mb_strlen($value) > $most) {
+            throw Problem::invalid("/$key", \sprintf('At most %d characters; this has %d.', $most, mb_strlen($value)));
+        }
+
+        return $value;
+    }
+
+    public function instant(string $key): \DateTimeImmutable
+    {
+        $value = $this->fields->string($key);
+        $instant = \DateTimeImmutable::createFromFormat(\DATE_RFC3339_EXTENDED, $value) ?: \DateTimeImmutable::createFromFormat(\DATE_RFC3339, $value);
+        if (false === $instant) {
+            throw Problem::invalid("/$key", 'Expected a time such as 2026-03-09T14:06:00Z.');
+        }
+
+        return $instant->setTimezone(new \DateTimeZone('UTC'));
+    }
+}

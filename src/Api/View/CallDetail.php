@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** A call with everything that happened on it. */
+#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations'])]
+final readonly class CallDetail
+{
+    /**
+     * @param list<LedgerEntry> $ledger
+     * @param list<IsolationStepView> $isolation
+     * @param list<ProofView> $proofs
+     * @param list<ReadingView> $readings
+     * @param list<ObservationView> $observations
+     */
+    public function __construct(
+        #[OA\Property]
+        public CallSummary $call,
+        #[OA\Property]
+        public ?int $houseVersion,
+        #[OA\Property]
+        public StateView $state,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LedgerEntry::class))]
+        public array $ledger,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: IsolationStepView::class))]
+        public array $isolation,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ProofView::class))]
+        public array $proofs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))]
+        public array $readings,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ObservationView::class))]
+        public array $observations,
+    ) {
+    }
+}

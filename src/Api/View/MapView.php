@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** The house as a line map in the state it is in. */
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'live', 'colours'])]
+final readonly class MapView
+{
+    /**
+     * @param list<TerminalView> $origin
+     * @param list<WayView> $ways
+     * @param list<LoadView> $loads
+     * @param list<SwitchView> $switches
+     * @param list<JointView> $neutrals
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $houseId,
+        #[OA\Property]
+        public int $version,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $supply,
+        #[OA\Property(description: 'Id of the main switch.')]
+        public ?string $main,
+        #[OA\Property]
+        public bool $mainOn,
+        #[OA\Property(type: 'array', description: 'Terminals at the main switch and bars.', items: new OA\Items(ref: TerminalView::class))]
+        public array $origin,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: WayView::class))]
+        public array $ways,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LoadView::class))]
+        public array $loads,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SwitchView::class))]
+        public array $switches,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: JointView::class))]
+        public array $neutrals,
+        #[OA\Property(type: 'object', description: 'Terminal => expected-live, may-be-live or expected-dead. Never "dead".', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public object $live,
+        #[OA\Property(type: 'object', description: 'Role => colour it is drawn in.', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public object $colours,
+    ) {
+    }
+}

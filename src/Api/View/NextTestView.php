@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** A test worth doing next. */
+#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes'])]
+final readonly class NextTestView
+{
+    /**
+     * @param list<string> $terminals
+     * @param list<string> $around
+     * @param list<string> $steps
+     * @param list<LedgerEntry> $changes
+     * @param list<OutcomeView> $outcomes
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $procedure,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $instrument,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $terminals,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $around,
+        #[OA\Property]
+        public float $bits,
+        #[OA\Property]
+        public float $minutes,
+        #[OA\Property]
+        public string $hazard,
+        #[OA\Property]
+        public string $cannotShow,
+        #[OA\Property(type: 'array', description: 'What to do first, from the state the house is in.', items: new OA\Items(type: 'string'))]
+        public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LedgerEntry::class))]
+        public array $changes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeView::class))]
+        public array $outcomes,
+    ) {
+    }
+}

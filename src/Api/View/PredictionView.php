@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** What a tester should show where it is put. */
+#[OA\Schema(required: ['where', 'expected', 'range', 'suspects', 'cautions', 'loop'])]
+final readonly class PredictionView
+{
+    /**
+     * @param list<OutcomeView> $suspects
+     * @param list<string> $cautions
+     * @param list<string> $loop
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $where,
+        #[OA\Property]
+        public string $expected,
+        #[OA\Property]
+        public string $range,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeView::class))]
+        public array $suspects,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $cautions,
+        #[OA\Property(type: 'array', description: 'Parts that the test current passes, most of it first.', items: new OA\Items(type: 'string'))]
+        public array $loop,
+    ) {
+    }
+}

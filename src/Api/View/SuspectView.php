@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** A cause, or places of one cause that cannot be told apart. */
+#[OA\Schema(required: ['id', 'title', 'where', 'places', 'probability', 'class', 'reasons', 'hypotheses'])]
+final readonly class SuspectView
+{
+    /**
+     * @param list<string> $where
+     * @param list<string> $places
+     * @param list<ReasonView> $reasons
+     * @param list<string> $hypotheses
+     */
+    public function __construct(
+        #[OA\Property(description: 'The likeliest hypothesis of the line.')]
+        public string $id,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $where,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $places,
+        #[OA\Property]
+        public float $probability,
+        #[OA\Property(description: 'D, P, I, F or empty.')]
+        public string $class,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))]
+        public array $reasons,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $hypotheses,
+    ) {
+    }
+}

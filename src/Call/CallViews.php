@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\View\CallDetail;
+use App\Api\View\CallSummary;
+use App\Api\View\CorrectionView;
+use App\Api\View\IsolationStepView;
+use App\Api\View\JudgementView;
+use App\Api\View\LedgerEntry;
+use App\Api\View\ObservationView;
+use App\Api\View\ProofView;
+use App\Api\View\ReadingView;
+use App\Api\View\StateView;
+use App\Entity\Call;
+use App\Entity\Observation;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Procedure\Isolation;
+
+/** A call and its journal as the page sees them. */
+final readonly class CallViews
+{
+    public function summary(Call $call, Journal $journal): CallSummary
+    {
+        return new CallSummary(
+            $call->id->toRfc4122(),
+            $call->address,
+            $call->customer,
+            $call->complaint,
+            $call->visit,
+            $journal->stage(),
+            self::time($call->openedAt),
+            $call->house?->id->toRfc4122(),
+            $this->unsafe($journal),
+        );
+    }
+
+    public function detail(Call $call, Journal $journal): CallDetail
+    {
+        return new CallDetail(
+            $this->summary($call, $journal),
+            $call->house?->version,
+            self::state($journal->state()),
+            null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house)->changesTo($journal->state())),
+            $this->isolation($journal),
+            array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->proofs()),
+            array_map(fn (TakenReading $reading): ReadingView => $this->reading($reading, $journal), $journal->readings()),
+            array_map($this->observation(...), $journal->observations),
+        );
+    }
+
+    public function observation(Observation $observation): ObservationView
+    {
+        return new ObservationView($observation->id->toRfc4122(), $observation->position, $observation->kind, self::time($observation->clientAt), $observation->author->name, (object) $observation->payload, (object) $observation->verdict);
+    }
+
+    public static function state(State $state): StateView
+    {
+        $raw = $state->toArray();
+
+        return new StateView((object) $raw['positions'], $raw['lifted'], $raw['links'], (object) $raw['loads']);
+    }
+
+    /**
+     * @param list<StateChange> $changes
+     *
+     * @return list<LedgerEntry>
+     */
+    public static function ledger(House $house, array $changes): array
+    {
+        return array_map(static fn (StateChange $change): LedgerEntry => new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house)), $changes);
+    }
+
+    /** @return list<string> */
+    private function unsafe(Journal $journal): array
+    {
+        $unsafe = [];
+        $accepted = $journal->last('accepted');
+        if (null !== $accepted && !$journal->isRepairProved()) {
+            $words = $accepted->verdict['words'] ?? '';
+            if (\in_array($accepted->verdict['class'] ?? '', ['D', 'P'], true) && \is_string($words)) {
+                $unsafe[] = null === $journal->last('repaired') ? "$words: not repaired." : "$words: repaired, not proved.";
+            }
+        }
+        if (null !== $journal->house) {
+            $state = $journal->state();
+            if ([] !== $state->lifted || [] !== $state->links) {
+                $unsafe[] = 'Conductors lifted or links fitted: see the ledger.';
+            }
+        }
+
+        return $unsafe;
+    }
+
+    /** @return list<IsolationStepView> */
+    private function isolation(Journal $journal): array
+    {
+        $done = $journal->isolation();
+        $views = [];
+        $next = true;
+        foreach (Isolation::cases() as $step) {
+            $tick = $done[$step->value] ?? null;
+            $skipped = null === $tick ? null : (new Attributes($tick->payload, ''))->string('skipped', '');
+            $views[] = new IsolationStepView($step->value, $step->words(), $step->caution(), null === $tick ? null : self::time($tick->clientAt), $tick?->author->name, '' === $skipped ? null : $skipped, null === $tick && $next);
+            $next = $next && null !== $tick;
+        }
+
+        return $views;
+    }
+
+    private function reading(TakenReading $reading, Journal $journal): ReadingView
+    {
+        $source = $reading->source;
+        $verdict = new Attributes($source->verdict, '');
+        $payload = new Attributes($source->payload, '');
+        $judgements = array_map(static fn (Attributes $judgement): JudgementView => new JudgementView($judgement->string('limit'), $judgement->string('verdict'), $judgement->string('sentence'), $judgement->string('working'), $judgement->string('source')), array_values($verdict->map('judgements')));
+
+        return new ReadingView(
+            $source->id->toRfc4122(),
+            self::time($source->clientAt),
+            $source->author->name,
+            $reading->instrument->slug(),
+            $reading->instrument->words(),
+            $reading->raw,
+            $payload->string('raw'),
+            $verdict->string('where', $payload->string('near', '')),
+            null !== $reading->connection,
+            $reading->withdrawn,
+            array_map(static fn (array $correction): CorrectionView => new CorrectionView($correction['id'], $correction['raw'], $correction['reason']), $reading->corrections),
+            $verdict->has('expected') ? $verdict->string('expected') : null,
+            $verdict->has('range') ? $verdict->string('range') : null,
+            $verdict->has('fit') ? $verdict->string('fit') : null,
+            $judgements,
+            $verdict->strings('cautions'),
+            $reading->proof,
+            true === ($source->verdict['proves'] ?? false),
+            $reading->connection->terminals ?? [],
+            $reading->connection->around ?? [],
+            null === $journal->house ? [] : array_map(static fn (StateChange $change): string => $change->words($journal->house), State::resting($journal->house)->changesTo(State::fromArray($source->state))),
+        );
+    }
+
+    private static function time(\DateTimeImmutable $at): string
+    {
+        return $at->format('Y-m-d\TH:i:s\Z');
+    }
+}

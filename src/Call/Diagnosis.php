@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use Symfony\Contracts\Cache\CacheInterface;
+use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\NextTest;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\Price;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestPlan;
+
+/** The ranking and the next test for a call, with prediction tables kept between requests: they do not depend on what was read. */
+final readonly class Diagnosis
+{
+    /** Causes below this no longer decide which test is best. */
+    private const MATTERS = 1e-3;
+    private const MOST_CAUSES = 60;
+    private const MOST_TESTS = 48;
+
+    public function __construct(private CacheInterface $predictions)
+    {
+    }
+
+    /** @param list<TakenReading> $readings */
+    public function rank(House $house, array $readings): Ranking
+    {
+        $hypotheses = HypothesisSpace::of($house);
+        $evidence = [];
+        foreach ($readings as $reading) {
+            if (null === $reading->withdrawn && null !== $reading->connection && !$reading->proof) {
+                $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
+                $evidence[] = new Evidence(
+                    $reading->source->id->toRfc4122(),
+                    $measurement,
+                    ReadingParser::parse($reading->raw, $reading->instrument),
+                    $this->table($house, $measurement, $hypotheses),
+                    self::where($house, $measurement),
+                );
+            }
+        }
+
+        return Ranker::rank($hypotheses, $evidence);
+    }
+
+    /**
+     * The tests worth most per minute from the state the house is in now.
+     *
+     * @return list<array{plan: TestPlan, bits: float, minutes: float}> best first
+     */
+    public function nextTests(House $house, Ranking $ranking, State $now, int $most = 4): array
+    {
+        $standings = self::mattering($ranking);
+        $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings);
+        $circuits = [];
+        foreach ($standings as $standing) {
+            foreach ($standing->hypothesis->site->places ?? [] as $place) {
+                foreach ($house->parts as $part) {
+                    if ($part->place === $place) {
+                        $circuits[(string) $house->circuitOfPart($part->id)] = true;
+                    }
+                }
+            }
+        }
+        $candidates = [];
+        foreach (TestCatalogue::plans($house) as $plan) {
+            $own = $plan->measurement->circuits($house);
+            if ([] === $own || [] !== array_intersect($own, array_map(strval(...), array_keys($circuits)))) {
+                $candidates[] = ['plan' => $plan, 'bits' => 0.0, 'minutes' => Price::minutes($house, $now, $plan)];
+            }
+        }
+        usort($candidates, static fn (array $a, array $b): int => [$a['minutes'], $a['plan']->id] <=> [$b['minutes'], $b['plan']->id]);
+        $scored = [];
+        foreach (self::spread($candidates) as $candidate) {
+            $plan = $candidate['plan'];
+            $table = Predictor::table($house, $plan->measurement, [Hypothesis::sound(1.0), ...$hypotheses]);
+            $candidate['bits'] = NextTest::bits($standings, $table, new Display($plan->measurement->instrument));
+            $scored[] = $candidate;
+        }
+        usort($scored, static fn (array $a, array $b): int => [$b['bits'] / $b['minutes'], $a['plan']->id] <=> [$a['bits'] / $a['minutes'], $b['plan']->id]);
+
+        return \array_slice(array_values(array_filter($scored, static fn (array $candidate): bool => $candidate['bits'] > 0.01)), 0, $most);
+    }
+
+    /** Where a tester is, in words: "Loop L–E at Hall socket". */
+    public static function where(House $house, Measurement $measurement): string
+    {
+        $connection = $measurement->connection;
+        if ([] !== $connection->around) {
+            return self::around($house, $connection);
+        }
+        $names = array_map(static fn (string $terminal): string => null === $house->joint($terminal) ? Labels::terminal($house, $terminal) : Labels::joint($house, $terminal), $connection->terminals);
+
+        return $measurement->instrument->words().', '.implode(' to ', $names);
+    }
+
+    private static function around(House $house, Connection $connection): string
+    {
+        $names = [];
+        foreach ($connection->around as $signed) {
+            $owner = explode('/', substr($signed, 1))[0];
+            $circuit = ($house->cables[$owner] ?? null)?->circuit;
+            $names[] = null !== $circuit ? $house->circuits[$circuit]->name : $house->parts[$owner]->name;
+        }
+
+        return 'Clamp around '.implode(' and ', array_unique($names)).(\count($connection->around) > 1 ? ', line and neutral together' : '');
+    }
+
+    /** @param list<Hypothesis> $hypotheses */
+    private function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
+    {
+        $key = hash('xxh128', serialize([$house->document, $measurement->hash(), FaultCatalogue::VERSION, Predictor::VERSION]));
+
+        return $this->predictions->get($key, static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses));
+    }
+
+    /** @return list<Standing> */
+    private static function mattering(Ranking $ranking): array
+    {
+        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= self::MATTERS)), 0, self::MOST_CAUSES);
+    }
+
+    /**
+     * The cheapest of each kind of test in turn, so that a cheap kind does not crowd out the rest.
+     *
+     * @param list<array{plan: TestPlan, bits: float, minutes: float}> $candidates cheapest first
+     *
+     * @return list<array{plan: TestPlan, bits: float, minutes: float}>
+     */
+    private static function spread(array $candidates): array
+    {
+        $kinds = [];
+        foreach ($candidates as $candidate) {
+            $kinds[$candidate['plan']->procedure->slug()][] = $candidate;
+        }
+        $chosen = [];
+        for ($rank = 0; \count($chosen) < self::MOST_TESTS && [] !== $kinds; ++$rank) {
+            foreach ($kinds as $slug => $list) {
+                if (isset($list[$rank])) {
+                    $chosen[] = $list[$rank];
+                } else {
+                    unset($kinds[$slug]);
+                }
+            }
+        }
+
+        return \array_slice($chosen, 0, self::MOST_TESTS);
+    }
+}

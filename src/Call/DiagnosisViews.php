@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\View\NextTestView;
+use App\Api\View\OutcomeView;
+use App\Api\View\PredictionView;
+use App\Api\View\RankingView;
+use App\Api\View\ReasonView;
+use App\Api\View\SuspectView;
+use YellowProbe\Diagnosis\Expectation;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Suspect;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\CurrentLoop;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Procedure\TestPlan;
+
+/** Rankings, next tests and predictions as the page sees them. */
+final readonly class DiagnosisViews
+{
+    private const MOST_SUSPECTS = 8;
+    private const LEADING = 4;
+
+    public function ranking(House $house, Ranking $ranking): RankingView
+    {
+        $suspects = [];
+        foreach (\array_slice($ranking->suspects(), 0, self::MOST_SUSPECTS) as $suspect) {
+            $lead = $suspect->lead()->hypothesis;
+            $suspects[] = new SuspectView(
+                $lead->id,
+                $suspect->title(),
+                $suspect->where(),
+                $suspect->places($house),
+                $suspect->probability,
+                $lead->kind?->class() ?? '',
+                array_map(static fn (array $reason): ReasonView => new ReasonView($reason['observation'], $reason['nats'], $reason['sentence']), $suspect->reasons()),
+                array_map(static fn ($standing): string => $standing->hypothesis->id, $suspect->standings),
+            );
+        }
+
+        return new RankingView(\count($ranking->evidence), $suspects);
+    }
+
+    /** @param array{plan: TestPlan, bits: float, minutes: float} $candidate */
+    public function nextTest(House $house, Ranking $ranking, State $now, array $candidate): NextTestView
+    {
+        $plan = $candidate['plan'];
+        $changes = $now->changesTo($plan->measurement->state);
+
+        return new NextTestView(
+            $plan->id,
+            $plan->procedure->slug(),
+            $plan->words,
+            $plan->measurement->instrument->slug(),
+            $plan->measurement->connection->terminals,
+            $plan->measurement->connection->around,
+            round($candidate['bits'], 3),
+            round($candidate['minutes'], 1),
+            $plan->procedure->hazard(),
+            $plan->procedure->cannotShow(),
+            array_map(static fn (StateChange $change): string => $change->words($house), $changes),
+            CallViews::ledger($house, $changes),
+            $this->outcomes($house, $plan->measurement, $ranking),
+        );
+    }
+
+    /** @param list<string> $cautions */
+    public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions): PredictionView
+    {
+        $expectation = new Expectation(Predictor::sound($house, $measurement), $measurement->instrument);
+        $loop = [];
+        foreach (array_keys(CurrentLoop::of($house, $measurement)) as $element) {
+            $owner = explode('/', $element)[0];
+            if (isset($house->parts[$owner])) {
+                $loop[] = $owner;
+            }
+            foreach ($house->cables[$owner]->cores ?? [] as $core) {
+                if ($core->element() === $element) {
+                    foreach ($core->ends as $terminal) {
+                        $loop[] = null === $terminal ? '' : $house->partOf($terminal)->id;
+                    }
+                }
+            }
+        }
+
+        return new PredictionView(
+            Diagnosis::where($house, $measurement),
+            $expectation->text(),
+            $expectation->range(),
+            $this->outcomes($house, $measurement, $ranking),
+            $cautions,
+            array_values(array_unique(array_filter($loop, static fn (string $part): bool => '' !== $part))),
+        );
+    }
+
+    /** @return list<OutcomeView> the sound house first, then the leading suspects */
+    private function outcomes(House $house, Measurement $measurement, Ranking $ranking): array
+    {
+        $leading = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->kind));
+        $leading = \array_slice($leading, 0, self::LEADING);
+        $sound = Hypothesis::sound(1.0);
+        $table = Predictor::table($house, $measurement, [$sound, ...array_map(static fn (Suspect $suspect): Hypothesis => $suspect->lead()->hypothesis, $leading)]);
+        $views = [new OutcomeView($sound->words(), ReadingFormat::shown($table->sound()->shown, $measurement->instrument), $ranking->probability(Hypothesis::SOUND))];
+        foreach ($leading as $suspect) {
+            $row = $table->rows($suspect->lead()->hypothesis)[$suspect->lead()->likeliestSeverity()];
+            $views[] = new OutcomeView($suspect->title().' '.($suspect->where()[0] ?? ''), ReadingFormat::shown($row->shown, $measurement->instrument), $suspect->probability);
+        }
+
+        return $views;
+    }
+}

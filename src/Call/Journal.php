@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Entity\Observation;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Procedure\Isolation;
+
+/** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
+final readonly class Journal
+{
+    /** @param list<Observation> $observations in the order they were stored */
+    public function __construct(public array $observations, public ?House $house)
+    {
+    }
+
+    /** The fold of everything that was done. */
+    public function state(): State
+    {
+        $state = null === $this->house ? State::fromArray([]) : State::resting($this->house);
+        foreach ($this->observations as $observation) {
+            $state = $state->after(...$this->changes($observation));
+        }
+
+        return $state;
+    }
+
+    /** @return list<StateChange> what an observation changed in the house */
+    public function changes(Observation $observation): array
+    {
+        if (null === $this->house) {
+            return [];
+        }
+        $payload = new Attributes($observation->payload, '');
+        if ('done' === $observation->kind) {
+            $changes = [];
+            foreach ($payload->map('changes') as $at => $change) {
+                $changes[] = StateChange::read($change->raw, $this->house, "/changes/$at");
+            }
+
+            return $changes;
+        }
+        $step = $payload->string('step', '');
+        if ('isolation' === $observation->kind && ('danger-now' === $step || Isolation::Off->value === $step) && !$payload->has('skipped')) {
+            return array_map(static fn ($main): StateChange => new StateChange('set', $main->id, 'off'), $this->house->partsOfKind('main-switch'));
+        }
+
+        return [];
+    }
+
+    /** @return array<string, Observation> step => the tick or skip of the present round */
+    public function isolation(): array
+    {
+        $steps = [];
+        foreach ($this->observations as $observation) {
+            if ('isolation' === $observation->kind) {
+                $step = (new Attributes($observation->payload, ''))->string('step');
+                if (Isolation::Warn->value === $step) {
+                    $steps = [];
+                }
+                $steps[$step] = $observation;
+            } elseif ($this->energises($observation)) {
+                $steps = [];
+            }
+        }
+
+        return $steps;
+    }
+
+    public function energises(Observation $observation): bool
+    {
+        foreach ($this->changes($observation) as $change) {
+            if ('set' === $change->operation && 'on' === $change->value && 'main-switch' === ($this->house?->parts[$change->subject]->kind ?? '')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Proof> */
+    public function proofs(): array
+    {
+        $proofs = [];
+        $reference = $before = false;
+        foreach ($this->observations as $at => $observation) {
+            if ('isolation' !== $observation->kind) {
+                continue;
+            }
+            $payload = new Attributes($observation->payload, '');
+            $taken = !$payload->has('skipped');
+            switch ($payload->string('step')) {
+                case Isolation::Warn->value:
+                    $reference = $before = false;
+                    break;
+                case Isolation::Reference->value:
+                    $reference = $taken;
+                    break;
+                case Isolation::TesterBefore->value:
+                    $before = $taken;
+                    break;
+                case Isolation::Dead->value:
+                    if ($taken) {
+                        $proofs[] = new Proof($payload->string('place', 'board'), $observation->clientAt, $reference && $before && $this->provedAfter($at), $this->switchedAfter($at));
+                    }
+                    break;
+            }
+        }
+
+        return $proofs;
+    }
+
+    /** Whether a complete proof stands now, anywhere on the board. */
+    public function isProved(): bool
+    {
+        foreach ($this->proofs() as $proof) {
+            if ($proof->complete && !$proof->lapsed) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<TakenReading> */
+    public function readings(): array
+    {
+        $withdrawn = $corrections = $placed = [];
+        foreach ($this->observations as $observation) {
+            $payload = new Attributes($observation->payload, '');
+            $of = $payload->string('observation', '');
+            match ($observation->kind) {
+                'withdrawn' => $withdrawn[$of] = $payload->string('reason'),
+                'corrected' => $corrections[$of][] = ['id' => $observation->id->toRfc4122(), 'raw' => $payload->string('raw'), 'reason' => $payload->string('reason')],
+                'placed' => $placed[$of] = $payload->object('connection')->raw,
+                default => null,
+            };
+        }
+        $readings = [];
+        $repaired = false;
+        foreach ($this->observations as $observation) {
+            $repaired = $repaired || 'repaired' === $observation->kind;
+            if ('measured' !== $observation->kind) {
+                continue;
+            }
+            $payload = new Attributes($observation->payload, '');
+            $id = $observation->id->toRfc4122();
+            $instrument = Instruments::get($payload->string('instrument'));
+            $connection = $placed[$id] ?? $payload->object('connection')->raw;
+            $own = $corrections[$id] ?? [];
+            $readings[] = new TakenReading(
+                $observation,
+                $instrument,
+                [] === $own ? $payload->string('raw') : $own[\count($own) - 1]['raw'],
+                [] === $connection || null === $this->house ? null : Connection::read($connection, $instrument, $this->house, '/connection'),
+                $withdrawn[$id] ?? null,
+                $own,
+                $repaired,
+            );
+        }
+
+        return $readings;
+    }
+
+    public function last(string $kind): ?Observation
+    {
+        $last = null;
+        foreach ($this->observations as $observation) {
+            $last = $kind === $observation->kind ? $observation : $last;
+        }
+
+        return $last;
+    }
+
+    /** The stage that the call has come to. */
+    public function stage(): string
+    {
+        return match (true) {
+            null !== $this->last('closed') => 'closed',
+            $this->isRepairProved() => 'hand-over',
+            null !== $this->last('accepted') => 'put-right',
+            null !== $this->last('measured') => 'trace',
+            null !== $this->last('isolation') => 'make-safe',
+            default => 'hear',
+        };
+    }
+
+    /** Whether a reading after the last repair repeated the failed test. */
+    public function isRepairProved(): bool
+    {
+        $proved = false;
+        foreach ($this->observations as $observation) {
+            if ('repaired' === $observation->kind) {
+                $proved = false;
+            }
+            $proved = $proved || ('measured' === $observation->kind && true === ($observation->verdict['proves'] ?? false));
+        }
+
+        return $proved && null !== $this->last('repaired');
+    }
+
+    private function switchedAfter(int $at): bool
+    {
+        foreach (\array_slice($this->observations, $at + 1) as $later) {
+            if ([] !== $this->changes($later)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function provedAfter(int $at): bool
+    {
+        foreach (\array_slice($this->observations, $at + 1) as $later) {
+            $payload = new Attributes($later->payload, '');
+            $step = 'isolation' === $later->kind ? $payload->string('step') : '';
+            if (Isolation::TesterAfter->value === $step) {
+                return !$payload->has('skipped');
+            }
+            if (Isolation::Dead->value === $step || [] !== $this->changes($later)) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+}

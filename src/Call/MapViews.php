@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\View\JointView;
+use App\Api\View\LoadView;
+use App\Api\View\MapView;
+use App\Api\View\ReturnView;
+use App\Api\View\StopView;
+use App\Api\View\SwitchView;
+use App\Api\View\TerminalView;
+use App\Api\View\WayView;
+use YellowProbe\Diagnosis\Liveness;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Installation\Access;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Knowing;
+use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\LineMap;
+use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Part\LightSwitch;
+use YellowProbe\Installation\State;
+use YellowProbe\Procedure\States;
+use YellowProbe\Rules\RuleSet;
+
+/** A house in a state as the line map draws it: ways in physical order, stops in the order they are wired. */
+final readonly class MapViews
+{
+    public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
+    {
+        $main = $house->partsOfKind('main-switch')[0] ?? null;
+        $service = $house->partsOfKind('service')[0] ?? null;
+
+        return new MapView(
+            $houseId,
+            $version,
+            $house->name,
+            null === $service ? '' : $service->attributes->string('system').', '.$service->attributes->number('volts', 230.0).' V',
+            $main?->id,
+            null !== $main && 'on' === $state->position($main->id, 'on'),
+            $this->origin($house),
+            array_map(fn (string $circuit): WayView => $this->way($house, $state, $circuit), States::circuits($house)),
+            array_map(static fn (Part $load): LoadView => new LoadView($load->id, $load->name, $state->load($load->id)), $house->partsOfKind('appliance', 'light')),
+            array_map(static fn (Part $switch): SwitchView => new SwitchView($switch->id, $switch->name, LightSwitch::isTwoWay($switch), $state->position($switch->id, 'on')), $house->partsOfKind('switch')),
+            $this->neutrals($house, $state),
+            (object) Liveness::of($house, $state, $ranking),
+            (object) $rules->colours(),
+        );
+    }
+
+    /** @return list<TerminalView> */
+    private function origin(House $house): array
+    {
+        $terminals = [];
+        foreach ($house->partsOfKind('main-switch', 'residual-device', 'bar') as $part) {
+            foreach ($house->terminals as $terminal) {
+                // Of a bar one terminal is enough to stand for all of it.
+                if ($terminal->part === $part->id && ('bar' !== $part->kind || 't1' === $terminal->key)) {
+                    $terminals[] = new TerminalView($terminal->id, $terminal->key, $terminal->role->value, $terminal->access->value, 'bar' === $part->kind ? $part->name : Labels::terminal($house, $terminal->id));
+                }
+            }
+        }
+
+        return $terminals;
+    }
+
+    private function way(House $house, State $state, string $id): WayView
+    {
+        $circuit = $house->circuits[$id];
+        $device = $house->parts[$circuit->way];
+        $group = self::group($house, $device);
+        $terminals = [$this->terminal($house, States::lineAtBoard($house, $id))];
+        foreach (States::neutralsAtBoard($house, $id) as $joint) {
+            if ($state->isLifted($joint)) {
+                $terminals[] = new TerminalView($joint, 'N', 'N', 'lifted', ucfirst(Labels::joint($house, $joint)).', lifted');
+            }
+        }
+        $earth = States::earthAtBoard($house, $id);
+        if (null !== $earth) {
+            $terminals[] = new TerminalView($earth, 'E', 'E', Access::CoverOff->value, "$circuit->name · earth at the board");
+        }
+        $map = LineMap::of($house, $id);
+
+        return new WayView(
+            $id,
+            $circuit->name,
+            $device->id,
+            $device->attributes->string('curve', '').$device->attributes->number('ratedAmperes', 0.0),
+            $group?->id,
+            null === $group ? '' : $group->name,
+            'on' === $state->position($device->id, 'on'),
+            $terminals,
+            array_map(fn (array $stop): StopView => $this->stop($house, $stop), $map['stops']),
+            array_map(static fn (array $return): ReturnView => new ReturnView($return['from'], $return['to']), $map['returns']),
+            $map['ring'],
+        );
+    }
+
+    /** @param array{part: string, column: int, row: int, after: string|null, cables: list<string>} $stop */
+    private function stop(House $house, array $stop): StopView
+    {
+        $part = $house->parts[$stop['part']];
+        $terminals = [];
+        foreach ($house->terminals as $terminal) {
+            if ($terminal->part === $part->id) {
+                $terminals[] = $this->terminal($house, $terminal->id);
+            }
+        }
+        $loads = [];
+        foreach ($house->partsOfKind('appliance') as $load) {
+            if (str_starts_with($load->attributes->string('pluggedInto', ''), "$part->id.")) {
+                $loads[] = $load->id;
+            }
+        }
+
+        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], $terminals, $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing);
+    }
+
+    private function terminal(House $house, string $id): TerminalView
+    {
+        $terminal = $house->terminals[$id];
+
+        return new TerminalView($id, $terminal->key, $terminal->role->value, $terminal->access->value, Labels::terminal($house, $id));
+    }
+
+    /** @return list<JointView> */
+    private function neutrals(House $house, State $state): array
+    {
+        $views = [];
+        foreach (States::circuits($house) as $circuit) {
+            foreach (States::neutralsAtBoard($house, $circuit) as $joint) {
+                $views[] = new JointView($joint, ucfirst(Labels::joint($house, $joint)), $state->isLifted($joint));
+            }
+        }
+
+        return $views;
+    }
+
+    /** The residual device that feeds a way, found along the board's own wires; null when there is none. */
+    public static function group(House $house, Part $device): ?Part
+    {
+        if ('rcbo' === $device->kind) {
+            return $device;
+        }
+        foreach ($house->wiring->landedOn($device->terminal('in')) as [$core, $end]) {
+            $other = $core->ends[2 - $end];
+            if (null !== $other && 'residual-device' === $house->partOf($other)->kind) {
+                return $house->partOf($other);
+            }
+        }
+
+        return null;
+    }
+}

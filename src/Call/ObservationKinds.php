@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\Problem;
+use App\Entity\Observation;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Suspect;
+use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Knowing;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Procedure\Isolation;
+
+/** What each kind of observation must hold, and what is made of it when it is stored. */
+final readonly class ObservationKinds
+{
+    public function __construct(private ReadingVerdict $readings, private Diagnosis $diagnosis)
+    {
+    }
+
+    /**
+     * @return array<string, mixed> what the server makes of it, frozen with it
+     *
+     * @throws Problem when it cannot be stored, with the field and what to do
+     */
+    public function verdict(string $kind, Attributes $payload, Journal $journal): array
+    {
+        if (null !== $journal->last('closed') && 'told' !== $kind) {
+            throw Problem::conflict('This call is closed. What the customer tells later can still be added; for new work open a new call.');
+        }
+
+        return match ($kind) {
+            'told', 'seen', 'advised' => $this->text($payload, 'text'),
+            'done' => $this->done($payload, $journal),
+            'isolation' => $this->isolation($payload, $journal),
+            'measured' => $this->readings->of($payload, $journal),
+            'placed' => $this->placed($payload, $journal),
+            'corrected' => $this->corrected($payload, $journal),
+            'withdrawn' => $this->about($payload, $journal),
+            'accepted' => $this->accepted($payload, $journal),
+            'repaired' => $this->repaired($payload, $journal),
+            'closed' => $this->closed($journal),
+            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, accepted, repaired, closed.'),
+        };
+    }
+
+    /** @return array{} */
+    private function text(Attributes $payload, string $key): array
+    {
+        if ('' === trim($payload->string($key, '')) || mb_strlen($payload->string($key)) > 2000) {
+            throw Problem::invalid("/payload/$key", 'Write 1 to 2000 characters.');
+        }
+
+        return [];
+    }
+
+    /** @return array<string, mixed> */
+    private function done(Attributes $payload, Journal $journal): array
+    {
+        $house = $journal->house ?? throw Problem::conflict('This call has no house yet: there is nothing to switch or lift.');
+        $changes = [];
+        $words = [];
+        foreach ($payload->map('changes') as $at => $raw) {
+            $change = StateChange::read($raw->raw, $house, "/payload/changes/$at");
+            $changes[] = $change;
+            $words[] = $change->words($house);
+            $energises = 'set' === $change->operation && 'on' === $change->value && 'main-switch' === $house->parts[$change->subject]->kind;
+            $after = $journal->state()->after(...$changes);
+            if ($energises && ([] !== $after->lifted || [] !== $after->links) && '' === trim($payload->string('explained', ''))) {
+                throw Problem::conflict('Conductors are still lifted or links still fitted. Clear the ledger first, or say in "explained" why each may stay.', '/payload/explained');
+            }
+        }
+        if ([] === $changes) {
+            throw Problem::invalid('/payload/changes', 'Name at least one thing that was done.');
+        }
+
+        return ['words' => $words];
+    }
+
+    /** @return array{} */
+    private function isolation(Attributes $payload, Journal $journal): array
+    {
+        $slug = $payload->string('step');
+        if ('danger-now' === $slug) {
+            return []; // main off at once: nothing comes before it
+        }
+        $step = Isolation::tryFrom($slug) ?? throw Problem::invalid('/payload/step', 'Expected danger-now or one of '.implode(', ', array_map(static fn (Isolation $case): string => $case->value, Isolation::cases())).'.');
+        if ($payload->has('skipped') && '' === trim($payload->string('skipped'))) {
+            throw Problem::invalid('/payload/skipped', 'A step that is left out needs its reason; it stays on the record.');
+        }
+        $done = $journal->isolation();
+        foreach (Isolation::cases() as $earlier) {
+            if ($earlier->position() < $step->position() && !isset($done[$earlier->value]) && Isolation::Warn !== $step) {
+                throw Problem::conflict(\sprintf('First: %s. Do it, or skip it with a reason.', $earlier->words()), '/payload/step');
+            }
+        }
+        $place = $payload->string('place', '');
+        if (Isolation::Dead === $step && !$payload->has('skipped') && !isset($journal->house->places[$place])) {
+            throw Problem::invalid('/payload/place', 'Say at which place it was proved: a proof belongs to the terminals proved.');
+        }
+
+        return [];
+    }
+
+    /** @return array{} */
+    private function placed(Attributes $payload, Journal $journal): array
+    {
+        $reading = $this->reading($payload, $journal);
+        $house = $journal->house ?? throw Problem::conflict('This call has no house to place the reading in yet.');
+        \YellowProbe\Instrument\Connection::read($payload->object('connection')->raw, $reading->instrument, $house, '/payload/connection');
+
+        return [];
+    }
+
+    /** @return array{} */
+    private function corrected(Attributes $payload, Journal $journal): array
+    {
+        \YellowProbe\Instrument\ReadingParser::parse($payload->string('raw'), $this->reading($payload, $journal)->instrument);
+
+        return $this->text($payload, 'reason');
+    }
+
+    /** @return array{} */
+    private function about(Attributes $payload, Journal $journal): array
+    {
+        $this->reading($payload, $journal);
+
+        return $this->text($payload, 'reason');
+    }
+
+    private function reading(Attributes $payload, Journal $journal): TakenReading
+    {
+        $of = $payload->string('observation');
+        foreach ($journal->readings() as $reading) {
+            if ($reading->source->id->toRfc4122() === $of) {
+                return $reading;
+            }
+        }
+        throw Problem::invalid('/payload/observation', 'There is no such reading on this call.');
+    }
+
+    /** @return array<string, mixed> the ranking frozen as it stood, with the versions it was made by */
+    private function accepted(Attributes $payload, Journal $journal): array
+    {
+        $house = $journal->house ?? throw Problem::conflict('A cause from the list needs a house; this call has none yet.');
+        $id = $payload->string('hypothesis');
+        if (null === Knowing::tryFrom($payload->string('knowing', ''))) {
+            throw Problem::invalid('/payload/knowing', 'Say how it is known: measured, seen, inferred or assumed.');
+        }
+        $ranking = $this->diagnosis->rank($house, $journal->readings());
+        foreach ($ranking->suspects() as $suspect) {
+            foreach ($suspect->standings as $standing) {
+                if ($standing->hypothesis->id === $id) {
+                    return $this->frozen($suspect, $standing->hypothesis, $standing->probability, $house, \array_slice($ranking->suspects(), 0, 5));
+                }
+            }
+        }
+        throw Problem::invalid('/payload/hypothesis', 'There is no such cause in this house.');
+    }
+
+    /**
+     * @param list<Suspect> $top
+     *
+     * @return array<string, mixed>
+     */
+    private function frozen(Suspect $suspect, Hypothesis $hypothesis, float $probability, House $house, array $top): array
+    {
+        return [
+            'words' => $hypothesis->words(),
+            'kind' => $hypothesis->kind?->slug(),
+            'class' => $hypothesis->kind?->class() ?? '',
+            'probability' => $probability,
+            'places' => $suspect->places($house),
+            'reasons' => $suspect->reasons(),
+            'ranking' => array_map(static fn (Suspect $other): array => ['title' => $other->title(), 'where' => $other->where(), 'probability' => $other->probability], $top),
+            'versions' => ['catalogue' => FaultCatalogue::VERSION, 'engine' => Predictor::VERSION, 'priors' => HypothesisSpace::VERSION, 'ruleSet' => $house->ruleSet],
+        ];
+    }
+
+    /** @return array{} */
+    private function repaired(Attributes $payload, Journal $journal): array
+    {
+        if (!$journal->last('accepted') instanceof Observation) {
+            throw Problem::conflict('Accept a cause first, so that the record says what was repaired.');
+        }
+
+        return $this->text($payload, 'text');
+    }
+
+    /** @return array<string, mixed> */
+    private function closed(Journal $journal): array
+    {
+        if (null !== $journal->last('accepted') && !$journal->isRepairProved()) {
+            throw Problem::conflict('The repair is not proved: repeat the test that failed and record its reading.');
+        }
+
+        return [];
+    }
+}

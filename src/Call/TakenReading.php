@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Entity\Observation;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instrument;
+
+/** A measured observation as it stands now: after corrections, withdrawal and late placing. */
+final readonly class TakenReading
+{
+    /**
+     * @param Observation      $source     the reading as first stored
+     * @param string           $raw        as typed, or as corrected
+     * @param Connection|null  $connection null while its point is not in the house yet
+     * @param string|null      $withdrawn  the reason
+     * @param list<array{id: string, raw: string, reason: string}> $corrections beside the original
+     */
+    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof)
+    {
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** A firm of electricians. Every other row belongs to one, and nobody sees another firm's rows. */
+#[ORM\Entity]
+class Firm
+{
+    public function __construct(
+        #[ORM\Id, ORM\Column(type: 'uuid')]
+        public readonly Uuid $id,
+        #[ORM\Column(length: 200)]
+        public string $name,
+    ) {
+    }
+}
