@@ -16,17 +16,17 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '1';
+    public const VERSION = '2';
 
     /** What each tester's reading depends on beside the lengths of the circuits it is on. */
     private const FACTORS = [
-        'voltmeter-high-z' => ['volts'],
-        'voltmeter-low-z' => ['volts'],
+        'voltmeter-high-z' => ['volts', 'outside'],
+        'voltmeter-low-z' => ['volts', 'outside'],
         'plug-in-tester' => [],
         'low-ohm' => [],
         'insulation-tester' => ['insulation'],
         'loop-2-wire' => ['supply'],
-        'leakage-clamp' => ['leakage', 'load', 'supply'],
+        'leakage-clamp' => ['leakage', 'load', 'supply', 'outside'],
     ];
 
     private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'leakage-clamp'];

@@ -7,6 +7,9 @@ namespace YellowProbe\Diagnosis;
 /** Probability of every cause after everything that was read. The order of the evidence does not matter. */
 final class Ranker
 {
+    /** Share of readings that an unknown cause disturbs. */
+    private const TOUCHED = 0.3;
+
     /**
      * @param non-empty-list<Hypothesis> $hypotheses
      * @param list<Evidence>   $evidence
@@ -20,8 +23,7 @@ final class Ranker
         $known = [];
         foreach ($hypotheses as $hypothesis) {
             if (Hypothesis::ELSE === $hypothesis->id) {
-                $each = array_map(static fn (Evidence $piece): float => log($piece->display->broad($piece->reading)), $usable);
-                $standings[] = new Standing($hypothesis, log($hypothesis->prior) + array_sum($each), $each, [1.0], []);
+                $standings[] = self::somethingElse($hypothesis, $usable);
                 continue;
             }
             $bySeverity = [];
@@ -41,6 +43,23 @@ final class Ranker
         usort($standings, static fn (Standing $a, Standing $b): int => [$b->probability, $a->hypothesis->id] <=> [$a->probability, $b->hypothesis->id]);
 
         return new Ranking($standings, $usable);
+    }
+
+    /**
+     * A cause nobody thought of leaves most readings as they should be and makes the rest anything: so it does not
+     * vanish because sound parts read sound, nor win by being vague.
+     *
+     * @param list<Evidence> $evidence
+     */
+    private static function somethingElse(Hypothesis $hypothesis, array $evidence): Standing
+    {
+        $sound = Likelihood::of($evidence, array_map(static fn (Evidence $piece): Row => $piece->table->sound(), $evidence));
+        $each = [];
+        foreach ($evidence as $at => $piece) {
+            $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($sound->each[$at]));
+        }
+
+        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each), $each, [1.0], $sound->spread);
     }
 
     /** @param list<LikelihoodResult> $bySeverity at least one */

@@ -24,11 +24,6 @@ final class BorrowedNeutral implements FaultKind
         return 'P';
     }
 
-    public function ratePerHundred(): float
-    {
-        return 3.0;
-    }
-
     public function severities(): array
     {
         return [0.0];

@@ -18,9 +18,6 @@ interface FaultKind
     /** Default class: danger present D, potentially dangerous P, improvement I, further investigation F. */
     public function class(): string;
 
-    /** Found per 100 older dwellings at inspection: the prior of the whole kind, shared by its places. */
-    public function ratePerHundred(): float;
-
     /** @return list<float> severities in Ω that stand for the kind at one place, summed over in the ranking */
     public function severities(): array;
 

@@ -25,11 +25,6 @@ final class HighResistanceJoint implements FaultKind
         return 'P';
     }
 
-    public function ratePerHundred(): float
-    {
-        return 15.0;
-    }
-
     public function severities(): array
     {
         return [0.05, 0.15, 0.4, 1.0, 2.5, 7.0, 20.0];

@@ -24,11 +24,6 @@ final class JoinedNeutrals implements FaultKind
         return 'P';
     }
 
-    public function ratePerHundred(): float
-    {
-        return 3.0;
-    }
-
     public function severities(): array
     {
         return [0.005, 0.02, 0.06, 0.2, 0.6, 2.0, 5.0];

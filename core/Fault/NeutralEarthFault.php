@@ -24,11 +24,6 @@ final class NeutralEarthFault implements FaultKind
         return 'P';
     }
 
-    public function ratePerHundred(): float
-    {
-        return 3.0;
-    }
-
     public function severities(): array
     {
         return [0.01, 0.3, 2.0, 20.0, 300.0, 5e3, 1e5];

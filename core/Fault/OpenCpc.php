@@ -25,11 +25,6 @@ final class OpenCpc implements FaultKind
         return 'P';
     }
 
-    public function ratePerHundred(): float
-    {
-        return 5.0;
-    }
-
     public function severities(): array
     {
         return [0.0];

@@ -8,13 +8,13 @@ namespace YellowProbe\Installation;
  * The few named things a survey is uncertain about together, as logarithms of a multiplier (0 = as surveyed).
  *
  * "length:<circuit>" stretches every cable of a circuit, "supply" the impedances upstream of the main switch, "volts"
- * the supply voltage, "insulation" all insulation of cables, "leakage" filters and leaks of appliances, "load" their
+ * the supply voltage, "outside" what other customers put on the neutral, "insulation" all insulation of cables, "leakage" filters and leaks of appliances, "load" their
  * power.
  */
 final readonly class Factors
 {
     /** Standard deviations of the logarithms for a house surveyed in the ordinary way. */
-    public const SPREADS = ['supply' => 0.25, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05];
+    public const SPREADS = ['supply' => 0.25, 'outside' => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05];
 
     /** @param array<string, float> $logs */
     public function __construct(private array $logs = [])

@@ -49,9 +49,15 @@ final class ResidualClamp implements Procedure
     /** All live conductors of a circuit where it leaves the board, counted outward: four for a ring. */
     public static function liveConductors(House $house, string $circuit): Connection
     {
+        return self::conductors($house, $circuit, 'L', 'N');
+    }
+
+    /** The cores of some roles where a circuit leaves the board, counted outward. */
+    public static function conductors(House $house, string $circuit, string ...$keys): Connection
+    {
         $around = [];
         foreach ($house->cables as $cable) {
-            foreach (['L', 'N'] as $key) {
+            foreach ($keys as $key) {
                 $core = $cable->cores[$key] ?? null;
                 if (null === $core || $cable->circuit !== $circuit) {
                     continue;

@@ -6,6 +6,7 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
@@ -43,6 +44,26 @@ final class ResidualPair implements Procedure
                     $plans[] = new TestPlan("residual-pair:$light->id:$circuit", $this, "Clamp around line and neutral of {$house->circuits[$circuit]->name} with $light->name on", new Measurement($state, Instruments::get('leakage-clamp'), ResidualClamp::liveConductors($house, $circuit)), 1.0);
                 }
             }
+        }
+
+        return [...$plans, ...$this->everyLightOn($house)];
+    }
+
+    /**
+     * One look at each device with all lights on: silent, it clears every light behind it at once.
+     *
+     * @return list<TestPlan>
+     */
+    private function everyLightOn(House $house): array
+    {
+        $on = [];
+        foreach ($house->partsOfKind('light') as $light) {
+            array_push($on, ...States::lightOn($light));
+        }
+        $state = State::resting($house)->after(...$on);
+        $plans = [];
+        foreach ([] === $on ? [] : $house->partsOfKind('residual-device', 'rcbo') as $device) {
+            $plans[] = new TestPlan("residual-pair:all:$device->id", $this, "Clamp around line and neutral of $device->name with every light on", new Measurement($state, Instruments::get('leakage-clamp'), Connection::around("+$device->id/L", "+$device->id/N")), 1.5);
         }
 
         return $plans;

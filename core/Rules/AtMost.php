@@ -11,7 +11,7 @@ use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ShownKind;
 
-/** value ≤ usual is good, ≤ limit is in doubt, above is bad; base unit. */
+/** value ≤ usual (which can hang on the earthing system) is good, ≤ limit is in doubt, above is bad; base unit. */
 final class AtMost implements Formula
 {
     public function slug(): string
@@ -25,7 +25,8 @@ final class AtMost implements Formula
             return null;
         }
         $limit = $parameters->number('limit');
-        $usual = $parameters->number('usual', $limit);
+        $system = ($house->partsOfKind('service')[0] ?? null)?->attributes->string('system', '') ?? '';
+        $usual = $parameters->object('usualBySystem')->number($system, $parameters->number('usual', $limit));
         $words = ReadingFormat::value($limit, $measurement->instrument);
 
         return match (true) {

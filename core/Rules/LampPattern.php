@@ -26,6 +26,6 @@ final class LampPattern implements Formula
         $meaning = $parameters->object('meanings')->string($reading->pattern, 'no single condition shows this');
         $right = $parameters->string('right') === $reading->pattern;
 
-        return new Outcome($right ? Verdict::Doubt : Verdict::Bad, $right ? "As it should be, as far as lamps can tell: $meaning." : ucfirst($meaning).'.', "L–N, L–E, N–E lit: $reading->pattern");
+        return new Outcome($right ? Verdict::Good : Verdict::Bad, $right ? "Right, as far as three lamps can tell: $meaning." : ucfirst($meaning).'.', "L–N, L–E, N–E lit: $reading->pattern");
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Api\Problem;
 use Symfony\Contracts\Cache\CacheInterface;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
@@ -34,16 +35,17 @@ final readonly class Diagnosis
     private const MOST_CAUSES = 60;
     private const MOST_TESTS = 48;
 
-    public function __construct(private CacheInterface $predictions)
+    public function __construct(private CacheInterface $predictions, private TradeData $trade)
     {
     }
 
-    /** @param list<TakenReading> $readings */
-    public function rank(House $house, array $readings): Ranking
+    /** @throws Problem when the call has no house yet */
+    public function rank(Journal $journal): Ranking
     {
-        $hypotheses = HypothesisSpace::of($house);
+        $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
+        $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $journal->story());
         $evidence = [];
-        foreach ($readings as $reading) {
+        foreach ($journal->readings() as $reading) {
             if (null === $reading->withdrawn && null !== $reading->connection && !$reading->proof) {
                 $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
                 $evidence[] = new Evidence(
@@ -104,6 +106,12 @@ final readonly class Diagnosis
         $connection = $measurement->connection;
         if ([] !== $connection->around) {
             return self::around($house, $connection);
+        }
+        $parts = array_unique(array_map(static fn (string $terminal): string => null === $house->joint($terminal) ? $house->partOf($terminal)->id : '', $connection->terminals));
+        if (1 === \count($parts) && '' !== $parts[0]) {
+            $keys = array_map(static fn (string $terminal): string => preg_replace('/^[a-z]+-(?=[LNE]$)/', '', $house->terminals[$terminal]->key) ?? '', $connection->terminals);
+
+            return \sprintf('%s %s at %s', $measurement->instrument->words(), implode('–', $keys), $house->parts[$parts[0]]->name);
         }
         $names = array_map(static fn (string $terminal): string => null === $house->joint($terminal) ? Labels::terminal($house, $terminal) : Labels::joint($house, $terminal), $connection->terminals);
 

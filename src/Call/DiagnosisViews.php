@@ -14,7 +14,7 @@ use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
-use YellowProbe\Diagnosis\Suspect;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
@@ -28,6 +28,8 @@ final readonly class DiagnosisViews
 {
     private const MOST_SUSPECTS = 8;
     private const LEADING = 4;
+    private const MOST_CAUSES = 40;
+    private const MOST_PLACES = 6;
 
     public function ranking(House $house, Ranking $ranking): RankingView
     {
@@ -37,7 +39,8 @@ final readonly class DiagnosisViews
             $suspects[] = new SuspectView(
                 $lead->id,
                 $suspect->title(),
-                $suspect->where(),
+                \array_slice($suspect->where(), 0, self::MOST_PLACES),
+                max(0, \count($suspect->where()) - self::MOST_PLACES),
                 $suspect->places($house),
                 $suspect->probability,
                 $lead->kind?->class() ?? '',
@@ -101,17 +104,28 @@ final readonly class DiagnosisViews
         );
     }
 
-    /** @return list<OutcomeView> the sound house first, then the leading suspects */
+    /**
+     * What the tester would show under the causes that still matter: one line for each thing it can show, with the
+     * likeliest cause that shows it and the weight of all that do.
+     *
+     * @return list<OutcomeView> heaviest first
+     */
     private function outcomes(House $house, Measurement $measurement, Ranking $ranking): array
     {
-        $leading = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->kind));
-        $leading = \array_slice($leading, 0, self::LEADING);
-        $sound = Hypothesis::sound(1.0);
-        $table = Predictor::table($house, $measurement, [$sound, ...array_map(static fn (Suspect $suspect): Hypothesis => $suspect->lead()->hypothesis, $leading)]);
-        $views = [new OutcomeView($sound->words(), ReadingFormat::shown($table->sound()->shown, $measurement->instrument), $ranking->probability(Hypothesis::SOUND))];
-        foreach ($leading as $suspect) {
-            $row = $table->rows($suspect->lead()->hypothesis)[$suspect->lead()->likeliestSeverity()];
-            $views[] = new OutcomeView($suspect->title().' '.($suspect->where()[0] ?? ''), ReadingFormat::shown($row->shown, $measurement->instrument), $suspect->probability);
+        $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
+        $table = Predictor::table($house, $measurement, [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)]);
+        $weights = $causes = [];
+        foreach ($standings as $standing) {
+            $row = $table->rows($standing->hypothesis)[$standing->likeliestSeverity()];
+            $shows = ReadingFormat::shown($row->shown, $measurement->instrument);
+            $weights[$shows] = ($weights[$shows] ?? 0.0) + $standing->probability;
+            $causes[$shows][$standing->hypothesis->words()] = true;
+        }
+        arsort($weights);
+        $views = [];
+        foreach (\array_slice($weights, 0, self::LEADING, true) as $shows => $weight) {
+            $words = array_map(strval(...), array_keys($causes[$shows]));
+            $views[] = new OutcomeView($words[0].(\count($words) > 1 ? \sprintf(', or %d other%s', \count($words) - 1, 2 === \count($words) ? '' : 's') : ''), (string) $shows, $weight);
         }
 
         return $views;

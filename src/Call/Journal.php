@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Entity\Observation;
+use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
@@ -167,6 +168,23 @@ final readonly class Journal
         }
 
         return $readings;
+    }
+
+    /** What was told, as far as it was picked from the lists. */
+    public function story(): Story
+    {
+        $symptoms = $contexts = [];
+        foreach ($this->observations as $observation) {
+            $payload = new Attributes($observation->payload, '');
+            if ('told' === $observation->kind && $payload->has('symptom')) {
+                $symptoms[] = $payload->string('symptom');
+            }
+            if ('told' === $observation->kind && $payload->has('context')) {
+                $contexts[] = $payload->string('context');
+            }
+        }
+
+        return new Story($symptoms, $contexts);
     }
 
     public function last(string $kind): ?Observation

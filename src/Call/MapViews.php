@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Api\View\ClampView;
 use App\Api\View\JointView;
 use App\Api\View\LoadView;
 use App\Api\View\MapView;
@@ -21,13 +22,17 @@ use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\LightSwitch;
+use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
+use YellowProbe\Procedure\ResidualClamp;
 use YellowProbe\Procedure\States;
 use YellowProbe\Rules\RuleSet;
 
 /** A house in a state as the line map draws it: ways in physical order, stops in the order they are wired. */
 final readonly class MapViews
 {
+    private const CLAMPS = ['line and neutral' => ['L', 'N'], 'line alone' => ['L'], 'neutral alone' => ['N'], 'cpc alone' => ['E']];
+
     public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
     {
         $main = $house->partsOfKind('main-switch')[0] ?? null;
@@ -45,6 +50,7 @@ final readonly class MapViews
             array_map(static fn (Part $load): LoadView => new LoadView($load->id, $load->name, $state->load($load->id)), $house->partsOfKind('appliance', 'light')),
             array_map(static fn (Part $switch): SwitchView => new SwitchView($switch->id, $switch->name, LightSwitch::isTwoWay($switch), $state->position($switch->id, 'on')), $house->partsOfKind('switch')),
             $this->neutrals($house, $state),
+            array_map(static fn (Part $device): ClampView => new ClampView("$device->name: line and neutral", ["+$device->id/L", "+$device->id/N"]), $house->partsOfKind('residual-device')),
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
         );
@@ -70,7 +76,7 @@ final readonly class MapViews
     {
         $circuit = $house->circuits[$id];
         $device = $house->parts[$circuit->way];
-        $group = self::group($house, $device);
+        $group = Protection::residualDevice($house, $id);
         $terminals = [$this->terminal($house, States::lineAtBoard($house, $id))];
         foreach (States::neutralsAtBoard($house, $id) as $joint) {
             if ($state->isLifted($joint)) {
@@ -95,6 +101,7 @@ final readonly class MapViews
             array_map(fn (array $stop): StopView => $this->stop($house, $stop), $map['stops']),
             array_map(static fn (array $return): ReturnView => new ReturnView($return['from'], $return['to']), $map['returns']),
             $map['ring'],
+            array_map(static fn (string $words, array $keys): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$keys)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)),
         );
     }
 
@@ -136,21 +143,5 @@ final readonly class MapViews
         }
 
         return $views;
-    }
-
-    /** The residual device that feeds a way, found along the board's own wires; null when there is none. */
-    public static function group(House $house, Part $device): ?Part
-    {
-        if ('rcbo' === $device->kind) {
-            return $device;
-        }
-        foreach ($house->wiring->landedOn($device->terminal('in')) as [$core, $end]) {
-            $other = $core->ends[2 - $end];
-            if (null !== $other && 'residual-device' === $house->partOf($other)->kind) {
-                return $house->partOf($other);
-            }
-        }
-
-        return null;
     }
 }

@@ -7,7 +7,6 @@ namespace App\Call;
 use App\Api\Problem;
 use App\Entity\Observation;
 use YellowProbe\Diagnosis\Hypothesis;
-use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Fault\FaultCatalogue;
@@ -20,7 +19,7 @@ use YellowProbe\Procedure\Isolation;
 /** What each kind of observation must hold, and what is made of it when it is stored. */
 final readonly class ObservationKinds
 {
-    public function __construct(private ReadingVerdict $readings, private Diagnosis $diagnosis)
+    public function __construct(private ReadingVerdict $readings, private Diagnosis $diagnosis, private TradeData $trade)
     {
     }
 
@@ -36,7 +35,8 @@ final readonly class ObservationKinds
         }
 
         return match ($kind) {
-            'told', 'seen', 'advised' => $this->text($payload, 'text'),
+            'told' => $this->told($payload),
+            'seen', 'advised' => $this->text($payload, 'text'),
             'done' => $this->done($payload, $journal),
             'isolation' => $this->isolation($payload, $journal),
             'measured' => $this->readings->of($payload, $journal),
@@ -48,6 +48,19 @@ final readonly class ObservationKinds
             'closed' => $this->closed($journal),
             default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, accepted, repaired, closed.'),
         };
+    }
+
+    /** @return array{} */
+    private function told(Attributes $payload): array
+    {
+        $rates = $this->trade->rates();
+        foreach (['symptom' => $rates->symptoms(), 'context' => $rates->contexts()] as $key => $known) {
+            if ($payload->has($key) && !isset($known[$payload->string($key)])) {
+                throw Problem::invalid("/payload/$key", 'Expected one of '.implode(', ', array_keys($known)).'.');
+            }
+        }
+
+        return $this->text($payload, 'text');
     }
 
     /** @return array{} */
@@ -153,7 +166,7 @@ final readonly class ObservationKinds
         if (null === Knowing::tryFrom($payload->string('knowing', ''))) {
             throw Problem::invalid('/payload/knowing', 'Say how it is known: measured, seen, inferred or assumed.');
         }
-        $ranking = $this->diagnosis->rank($house, $journal->readings());
+        $ranking = $this->diagnosis->rank($journal);
         foreach ($ranking->suspects() as $suspect) {
             foreach ($suspect->standings as $standing) {
                 if ($standing->hypothesis->id === $id) {
@@ -179,7 +192,7 @@ final readonly class ObservationKinds
             'places' => $suspect->places($house),
             'reasons' => $suspect->reasons(),
             'ranking' => array_map(static fn (Suspect $other): array => ['title' => $other->title(), 'where' => $other->where(), 'probability' => $other->probability], $top),
-            'versions' => ['catalogue' => FaultCatalogue::VERSION, 'engine' => Predictor::VERSION, 'priors' => HypothesisSpace::VERSION, 'ruleSet' => $house->ruleSet],
+            'versions' => ['catalogue' => FaultCatalogue::VERSION, 'engine' => Predictor::VERSION, 'priors' => $this->trade->rates()->version, 'ruleSet' => $house->ruleSet],
         ];
     }
 

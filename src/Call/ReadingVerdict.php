@@ -28,7 +28,7 @@ use YellowProbe\Rules\Verdict;
 /** A reading judged as it is stored: against every limit that applies and against what the house should show. */
 final readonly class ReadingVerdict
 {
-    public function __construct(private RuleSets $ruleSets)
+    public function __construct(private TradeData $trade)
     {
     }
 
@@ -63,7 +63,7 @@ final readonly class ReadingVerdict
             throw Problem::invalid('/payload/connection'.$e->path, $e->getMessage());
         }
         $expectation = new Expectation($row, $instrument);
-        $judgements = $this->ruleSets->get($house->ruleSet)->judge($house, $measurement, $reading);
+        $judgements = $this->trade->ruleSet($house->ruleSet)->judge($house, $measurement, $reading);
         $fit = $expectation->fit($reading);
 
         return [

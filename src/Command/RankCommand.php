@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
+use App\Call\TradeData;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -15,6 +16,7 @@ use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Story;
 use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
@@ -27,11 +29,11 @@ use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
 
-/** A job file is {"house": "file.json", "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}. */
+/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}. */
 #[AsCommand('rank', 'Rank the causes that fit the readings of a job file')]
 final class RankCommand extends Command
 {
-    public function __construct(private readonly HouseFile $files)
+    public function __construct(private readonly HouseFile $files, private readonly TradeData $trade)
     {
         parent::__construct();
     }
@@ -78,7 +80,7 @@ final class RankCommand extends Command
 
     private function rank(House $house, Attributes $job): Ranking
     {
-        $hypotheses = HypothesisSpace::of($house);
+        $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), new Story($job->strings('symptoms'), $job->strings('contexts')));
         $plans = TestCatalogue::plans($house);
         $evidence = [];
         foreach ($job->map('readings') as $at => $reading) {

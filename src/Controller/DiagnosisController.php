@@ -7,7 +7,6 @@ namespace App\Controller;
 use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
-use App\Api\View\InstrumentView;
 use App\Api\View\MapView;
 use App\Api\View\NextTestView;
 use App\Api\View\PredictionView;
@@ -17,7 +16,7 @@ use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
 use App\Call\Journal;
 use App\Call\MapViews;
-use App\Call\RuleSets;
+use App\Call\TradeData;
 use App\Entity\Call;
 use App\Entity\User;
 use OpenApi\Attributes as OA;
@@ -27,39 +26,37 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
-#[Route('/api/calls/{id}')]
 final readonly class DiagnosisController
 {
     public function __construct(private CallStore $calls, private Diagnosis $diagnosis, private DiagnosisViews $views)
     {
     }
 
-    #[Route('/ranking', methods: ['GET'])]
+    #[Route('/api/calls/{id}/ranking', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/ranking', operationId: 'ranking', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What still fits', content: new OA\JsonContent(ref: RankingView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function ranking(string $id, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
 
-        return Answer::of($this->views->ranking($house, $this->diagnosis->rank($house, $journal->readings())));
+        return Answer::of($this->views->ranking($house, $this->diagnosis->rank($journal)));
     }
 
-    #[Route('/next-tests', methods: ['GET'])]
+    #[Route('/api/calls/{id}/next-tests', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Tests worth most per minute', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: NextTestView::class))), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function nextTests(string $id, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->diagnosis->rank($house, $journal->readings());
+        $ranking = $this->diagnosis->rank($journal);
         $now = $journal->state();
 
         return Answer::of(array_map(fn (array $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), $this->diagnosis->nextTests($house, $ranking, $now)));
     }
 
-    #[Route('/predictions', methods: ['POST'])]
+    #[Route('/api/calls/{id}/predictions', methods: ['POST'])]
     #[OA\Post(path: '/api/calls/{id}/predictions', operationId: 'predict', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 200, description: 'What it should show', content: new OA\JsonContent(ref: PredictionView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function predict(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
@@ -73,26 +70,17 @@ final readonly class DiagnosisController
         $measurement = new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
         $cautions = $instrument->deadOnly() && !$journal->isProved() ? ['Only on conductors proved dead: no proof stands at this moment.'] : [];
 
-        return Answer::of($this->views->prediction($house, $this->diagnosis->rank($house, $journal->readings()), $measurement, $cautions));
+        return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
     }
 
-    #[Route('/map', methods: ['GET'])]
+    #[Route('/api/calls/{id}/map', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/map', operationId: 'map', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The house as a line map', content: new OA\JsonContent(ref: MapView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
-    public function map(string $id, #[CurrentUser] User $user, MapViews $maps, RuleSets $rules): JsonResponse
+    public function map(string $id, #[CurrentUser] User $user, MapViews $maps, TradeData $trade): JsonResponse
     {
         [$call, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->diagnosis->rank($house, $journal->readings());
+        $ranking = $this->diagnosis->rank($journal);
 
-        return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $rules->get($house->ruleSet)));
-    }
-
-    #[Route('/instruments', methods: ['GET'])]
-    #[OA\Get(path: '/api/calls/{id}/instruments', operationId: 'instruments', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Testers that can be used', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: InstrumentView::class)))])]
-    public function instruments(string $id, #[CurrentUser] User $user): JsonResponse
-    {
-        $this->calls->find($user, $id);
-
-        return Answer::of(array_values(array_map(static fn (Instrument $instrument): InstrumentView => new InstrumentView($instrument->slug(), $instrument->words(), $instrument->unit()->value, $instrument->leads(), $instrument->deadOnly()), Instruments::all())));
+        return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
     }
 
     /** @return array{Call, Journal, House} */

@@ -63,8 +63,8 @@ final readonly class Demo
         $call = $this->call($user, $house, 'Mrs Adeyemi-Hartley', 'Half the house goes off in the evening, mostly when somebody goes up the stairs. It comes back when the switch is pushed up again.', $at);
         $model = $this->houses->model($house);
         $demo = $this->play($user, $call, $at, 41)->hides(Fault::at($model, 'borrowed-neutral', 'stair~lights-up')->change($model));
-        $demo->told('It began the week after the fuse box was changed, in October. Before that it never happened.')
-            ->told('Device B is the one that is down. It resets at once. Last night Device A was down as well.')
+        $demo->told('It began the week after the fuse box was changed, in October. Before that it never happened.', ['context' => 'board-change'])
+            ->told('Device B is the one that is down. It resets at once. Last night Device A was down as well.', ['symptom' => 'residual-trip'])
             ->told('A baby sleeps in the front room; there is a monitor plugged in at the landing.');
         $demo->observe('seen', ['text' => 'New board, labels neat. Two cables of different age at the lower stair switch, seen with a mirror through the gap.']);
         $demo->test('plug-in-check:rl-hall.front');
@@ -80,7 +80,8 @@ final readonly class Demo
         $call = $this->call($user, $house, 'Mr Teague', 'The lathe gives a tingle when I lean on it in wet shoes. The battery charger next to it does the same.', $at);
         $model = $this->houses->model($house);
         $demo = $this->play($user, $call, $at, 7)->hides(Fault::at($model, 'open-cpc', 'workshop-r3/E@1')->change($model));
-        $demo->told('Since the bench was moved in the summer. Nothing has tripped.');
+        $demo->told('A tingle from the lathe and from the charger, worse with wet shoes.', ['symptom' => 'tingle']);
+        $demo->told('Since the bench was moved in the summer. Nothing has tripped.', ['context' => 'building-work']);
         $demo->observe('seen', ['text' => 'Workbench socket sits proud, one screw missing. Conduit to the lathe pulled sideways.']);
         $demo->test('plug-in-check:w-lathe.front');
         $demo->test('plug-in-check:w-bench.front');
@@ -100,7 +101,7 @@ final readonly class Demo
         $call = $this->call($user, $house, 'Okonjo & Vale, letting and sales', 'Please look at the sockets before the flat is sold. Nobody has complained of anything.', $at, 'inspection');
         $model = $this->houses->model($house);
         $demo = $this->play($user, $call, $at, 19)->hides(Fault::at($model, 'line-neutral-reversed', 'lr-corner')->change($model));
-        $demo->told('The living room was papered in spring and some faceplates were off.');
+        $demo->told('The living room was papered in spring and some faceplates were off.', ['context' => 'decorating']);
         foreach (['k-left', 'k-right', 'lr-window', 'lr-corner', 'br-bed', 'lobby'] as $socket) {
             $demo->test("plug-in-check:$socket.front", 1);
         }

@@ -47,9 +47,10 @@ final class DemoCall
         return $id->toRfc4122();
     }
 
-    public function told(string $text, int $minutesLater = 2): self
+    /** @param array<string, string> $picked symptom or context, by the slugs of the rates */
+    public function told(string $text, array $picked = []): self
     {
-        $this->observe('told', ['text' => $text], $minutesLater);
+        $this->observe('told', ['text' => $text] + $picked);
 
         return $this;
     }
@@ -60,6 +61,12 @@ final class DemoCall
         $house = $this->calls->journal($this->call)->house ?? throw new \LogicException('A demonstration call has a house.');
         $measurement = TestCatalogue::plans($house)[$plan]->measurement;
         $this->goTo($plan);
+        if ($measurement->instrument->deadOnly()) {
+            // Lifting and linking ended the proof: once more at the terminals.
+            foreach ([Isolation::TesterBefore, Isolation::Dead, Isolation::TesterAfter] as $step) {
+                $this->observe('isolation', ['step' => $step->value] + (Isolation::Dead === $step ? ['place' => $house->partOf($measurement->connection->terminals[0])->place] : []), 1);
+            }
+        }
         $shown = (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read($this->truth);
         $slug = $measurement->instrument->slug();
         $this->specimens[$slug] ??= new Specimen(Instruments::get($slug), $this->seed + crc32($slug));

@@ -15,7 +15,7 @@ class Call
 {
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'uuid')]
-        public readonly Uuid $id,
+        public Uuid $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Firm $firm,
         #[ORM\ManyToOne]

@@ -13,7 +13,7 @@ class Firm
 {
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'uuid')]
-        public readonly Uuid $id,
+        public Uuid $id,
         #[ORM\Column(length: 200)]
         public string $name,
     ) {

@@ -16,7 +16,7 @@ class House
 
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'uuid')]
-        public readonly Uuid $id,
+        public Uuid $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Firm $firm,
         #[ORM\Column(length: 200)]

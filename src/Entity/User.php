@@ -20,7 +20,7 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /** @param non-empty-string $email */
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'uuid')]
-        public readonly Uuid $id,
+        public Uuid $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Firm $firm,
         #[ORM\Column(length: 180)]

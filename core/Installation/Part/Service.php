@@ -46,7 +46,7 @@ final class Service implements PartKind
         }
         $on = $context->excitation->isMains() ? 1.0 : 0.0;
         $volts = $on * $a->positive('volts', 230.0) * $context->factors->times('volts');
-        $outside = $on * $a->number('outsideVolts', 2.0);
+        $outside = $on * $a->number('outsideVolts', 2.0) * $context->factors->times('outside');
         $star = $part->element('star');
         $network->source($part->element('line'), $star, $part->terminal('L'), new Complex($volts), $a->positive('lineOhms', 0.06) * $supply);
         $network->source($part->element('neutral'), $star, $part->terminal('N'), new Complex($outside), $a->positive('neutralOhms', 0.06) * $supply);

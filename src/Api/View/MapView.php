@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'live', 'colours'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours'])]
 final readonly class MapView
 {
     /**
@@ -16,6 +16,7 @@ final readonly class MapView
      * @param list<LoadView> $loads
      * @param list<SwitchView> $switches
      * @param list<JointView> $neutrals
+     * @param list<ClampView> $deviceClamps
      */
     public function __construct(
         #[OA\Property]
@@ -40,6 +41,8 @@ final readonly class MapView
         public array $switches,
         #[OA\Property(type: 'array', items: new OA\Items(ref: JointView::class))]
         public array $neutrals,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ClampView::class))]
+        public array $deviceClamps,
         #[OA\Property(type: 'object', description: 'Terminal => expected-live, may-be-live or expected-dead. Never "dead".', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public object $live,
         #[OA\Property(type: 'object', description: 'Role => colour it is drawn in.', additionalProperties: new OA\AdditionalProperties(type: 'string'))]

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A cause, or places of one cause that cannot be told apart. */
-#[OA\Schema(required: ['id', 'title', 'where', 'places', 'probability', 'class', 'reasons', 'hypotheses'])]
+#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'places', 'probability', 'class', 'reasons', 'hypotheses'])]
 final readonly class SuspectView
 {
     /**
@@ -21,8 +21,10 @@ final readonly class SuspectView
         public string $id,
         #[OA\Property]
         public string $title,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', description: 'At most six, likeliest first.', items: new OA\Items(type: 'string'))]
         public array $where,
+        #[OA\Property(description: 'How many further places.')]
+        public int $moreWhere,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $places,
         #[OA\Property]

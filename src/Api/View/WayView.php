@@ -7,13 +7,14 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A way of the board and its line. */
-#[OA\Schema(required: ['circuit', 'name', 'device', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring'])]
+#[OA\Schema(required: ['circuit', 'name', 'device', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring', 'clamps'])]
 final readonly class WayView
 {
     /**
      * @param list<TerminalView> $terminals
      * @param list<StopView> $stops
      * @param list<ReturnView> $returns
+     * @param list<ClampView> $clamps
      */
     public function __construct(
         #[OA\Property]
@@ -38,6 +39,8 @@ final readonly class WayView
         public array $returns,
         #[OA\Property]
         public bool $ring,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ClampView::class))]
+        public array $clamps,
     ) {
     }
 }

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\HouseError;
+
+/**
+ * Relative rates of causes given what was told, as data with their reasons.
+ *
+ * A symptom gives a rate to each kind of fault, to a sound house and to everything else; a context multiplies some of
+ * them. Of several symptoms the mean counts.
+ */
+final readonly class Rates
+{
+    public string $version;
+
+    public function __construct(private Attributes $data)
+    {
+        $this->version = $data->string('version');
+    }
+
+    /** @return array<string, string> slug => words */
+    public function symptoms(): array
+    {
+        return array_map(static fn (Attributes $symptom): string => $symptom->string('words'), $this->data->map('symptoms'));
+    }
+
+    /** @return array<string, string> slug => words */
+    public function contexts(): array
+    {
+        return array_map(static fn (Attributes $context): string => $context->string('words'), $this->data->map('contexts'));
+    }
+
+    /**
+     * @return array<string, float> fault slug, "sound" or "other" => rate, summing to 1
+     *
+     * @throws HouseError when the story names a symptom or context that is not in the data
+     */
+    public function given(Story $story): array
+    {
+        $symptoms = $this->data->map('symptoms');
+        $rates = [];
+        $told = [] === $story->symptoms ? ['none'] : $story->symptoms;
+        foreach ($told as $slug) {
+            $symptom = $symptoms[$slug] ?? throw new HouseError('/symptom', \sprintf('No symptom is called "%s"; known are %s.', $slug, implode(', ', array_keys($symptoms))));
+            $own = ['sound' => $symptom->positive('sound'), 'other' => $symptom->positive('other')];
+            foreach ($symptom->object('rates')->raw as $kind => $_) {
+                $own[(string) $kind] = $symptom->object('rates')->positive((string) $kind);
+            }
+            $sum = array_sum($own);
+            foreach ($own as $kind => $rate) {
+                $rates[$kind] = ($rates[$kind] ?? 0.0) + $rate / $sum;
+            }
+        }
+        $contexts = $this->data->map('contexts');
+        foreach ($story->contexts as $slug) {
+            $context = $contexts[$slug] ?? throw new HouseError('/context', \sprintf('No context is called "%s"; known are %s.', $slug, implode(', ', array_keys($contexts))));
+            foreach ($context->object('factors')->raw as $kind => $_) {
+                $rates[(string) $kind] = ($rates[(string) $kind] ?? 0.0) * $context->object('factors')->positive((string) $kind);
+            }
+        }
+        $sum = array_sum($rates);
+
+        return array_map(static fn (float $rate): float => $rate / $sum, $rates);
+    }
+}
