@@ -28,10 +28,22 @@ final readonly class Suspect
         return $this->lead()->hypothesis->kind?->words() ?? $this->lead()->hypothesis->words();
     }
 
-    /** @return list<string> where, likeliest first */
+    /**
+     * Where, likeliest first. Several sites can read alike in words (the two joints of a ring at one socket): the
+     * likeliest of them stands for all.
+     *
+     * @return array<string, string> words => hypothesis
+     */
     public function where(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Standing $standing): ?string => $standing->hypothesis->site?->words, $this->standings), is_string(...))));
+        $where = [];
+        foreach ($this->standings as $standing) {
+            if (null !== $standing->hypothesis->site) {
+                $where[$standing->hypothesis->site->words] ??= $standing->hypothesis->id;
+            }
+        }
+
+        return $where;
     }
 
     /** @return list<string> places concerned, for the map */

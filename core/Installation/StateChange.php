@@ -44,6 +44,19 @@ final readonly class StateChange
         return $change;
     }
 
+    /** The change that takes this one back, to the state it was made from. */
+    public function undoneTo(State $before): self
+    {
+        return match ($this->operation) {
+            'set' => new self('set', $this->subject, $before->position($this->subject, 'on')),
+            'load' => new self('load', $this->subject, $before->load($this->subject)),
+            'lift' => new self('refit', $this->subject),
+            'refit' => new self('lift', $this->subject),
+            'link' => new self('unlink', $this->subject, $this->value),
+            default => new self('link', $this->subject, $this->value),
+        };
+    }
+
     /** @return array{operation: string, subject: string, value: string} */
     public function toArray(): array
     {

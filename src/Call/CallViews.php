@@ -46,7 +46,7 @@ final readonly class CallViews
             $this->summary($call, $journal),
             $call->house?->version,
             self::state($journal->state()),
-            null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house)->changesTo($journal->state())),
+            null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house), $journal->state()),
             $this->isolation($journal),
             array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->proofs()),
             array_map(fn (TakenReading $reading): ReadingView => $this->reading($reading, $journal), $journal->readings()),
@@ -66,14 +66,14 @@ final readonly class CallViews
         return new StateView((object) $raw['positions'], $raw['lifted'], $raw['links'], (object) $raw['loads']);
     }
 
-    /**
-     * @param list<StateChange> $changes
-     *
-     * @return list<LedgerEntry>
-     */
-    public static function ledger(House $house, array $changes): array
+    /** @return list<LedgerEntry> what leads from one state to another, each with the way back */
+    public static function ledger(House $house, State $from, State $to): array
     {
-        return array_map(static fn (StateChange $change): LedgerEntry => new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house)), $changes);
+        return array_map(static function (StateChange $change) use ($house, $from): LedgerEntry {
+            $back = $change->undoneTo($from);
+
+            return new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house), $back->operation, $back->value);
+        }, $from->changesTo($to));
     }
 
     /** @return list<string> */

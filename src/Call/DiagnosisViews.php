@@ -36,16 +36,17 @@ final readonly class DiagnosisViews
         $suspects = [];
         foreach (\array_slice($ranking->suspects(), 0, self::MOST_SUSPECTS) as $suspect) {
             $lead = $suspect->lead()->hypothesis;
+            $where = $suspect->where();
             $suspects[] = new SuspectView(
                 $lead->id,
                 $suspect->title(),
-                \array_slice($suspect->where(), 0, self::MOST_PLACES),
-                max(0, \count($suspect->where()) - self::MOST_PLACES),
+                array_keys(\array_slice($where, 0, self::MOST_PLACES)),
+                max(0, \count($where) - self::MOST_PLACES),
                 $suspect->places($house),
                 $suspect->probability,
                 $lead->kind?->class() ?? '',
                 array_map(static fn (array $reason): ReasonView => new ReasonView($reason['observation'], $reason['nats'], $reason['sentence']), $suspect->reasons()),
-                array_map(static fn ($standing): string => $standing->hypothesis->id, $suspect->standings),
+                array_values(\array_slice($where, 0, self::MOST_PLACES)),
             );
         }
 
@@ -70,7 +71,7 @@ final readonly class DiagnosisViews
             $plan->procedure->hazard(),
             $plan->procedure->cannotShow(),
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),
-            CallViews::ledger($house, $changes),
+            CallViews::ledger($house, $now, $plan->measurement->state),
             $this->outcomes($house, $plan->measurement, $ranking),
         );
     }

@@ -191,7 +191,7 @@ final readonly class ObservationKinds
             'probability' => $probability,
             'places' => $suspect->places($house),
             'reasons' => $suspect->reasons(),
-            'ranking' => array_map(static fn (Suspect $other): array => ['title' => $other->title(), 'where' => $other->where(), 'probability' => $other->probability], $top),
+            'ranking' => array_map(static fn (Suspect $other): array => ['title' => $other->title(), 'where' => array_keys($other->where()), 'probability' => $other->probability], $top),
             'versions' => ['catalogue' => FaultCatalogue::VERSION, 'engine' => Predictor::VERSION, 'priors' => $this->trade->rates()->version, 'ruleSet' => $house->ruleSet],
         ];
     }

@@ -61,7 +61,7 @@ final class RankCommand extends Command
             $output->writeln(json_encode(array_map(static fn (Suspect $suspect): array => [
                 'hypothesis' => $suspect->lead()->hypothesis->id,
                 'title' => $suspect->title(),
-                'where' => $suspect->where(),
+                'where' => array_keys($suspect->where()),
                 'probability' => $suspect->probability,
                 'reasons' => $suspect->reasons(),
             ], $suspects), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
@@ -69,7 +69,7 @@ final class RankCommand extends Command
             return self::SUCCESS;
         }
         foreach ($suspects as $suspect) {
-            $output->writeln(\sprintf('%5.1f %%  %s %s', 100.0 * $suspect->probability, $suspect->title(), $suspect->where()[0] ?? ''));
+            $output->writeln(\sprintf('%5.1f %%  %s %s', 100.0 * $suspect->probability, $suspect->title(), array_key_first($suspect->where()) ?? ''));
             foreach (\array_slice($suspect->reasons(), 0, 3) as $reason) {
                 $output->writeln(\sprintf('         %s %s', $reason['nats'] > 0.0 ? '+' : '−', $reason['sentence']));
             }

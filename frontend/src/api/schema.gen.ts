@@ -332,6 +332,9 @@ export interface components {
             subject: string;
             value: string;
             words: string;
+            /** @description How it is undone, on the same subject. */
+            backOperation: string;
+            backValue: string;
         };
         /** @description Something that draws current. */
         LoadView: {
@@ -429,7 +432,7 @@ export interface components {
             where: string;
             expected: string;
             range: string;
-            suspects: components["schemas"]["OutcomeView"][];
+            outcomes: components["schemas"]["OutcomeView"][];
             cautions: string[];
             /** @description Parts that the test current passes, most of it first. */
             loop: string[];
@@ -531,6 +534,7 @@ export interface components {
             /** @description D, P, I, F or empty. */
             class: string;
             reasons: components["schemas"]["ReasonView"][];
+            /** @description One for each place in "where". */
             hypotheses: string[];
         };
         /** @description A wall switch. */

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One temporary change that has to be undone before the house is left. */
-#[OA\Schema(required: ['operation', 'subject', 'value', 'words'])]
+#[OA\Schema(required: ['operation', 'subject', 'value', 'words', 'backOperation', 'backValue'])]
 final readonly class LedgerEntry
 {
     public function __construct(
@@ -19,6 +19,10 @@ final readonly class LedgerEntry
         public string $value,
         #[OA\Property]
         public string $words,
+        #[OA\Property(description: 'How it is undone, on the same subject.')]
+        public string $backOperation,
+        #[OA\Property]
+        public string $backValue,
     ) {
     }
 }

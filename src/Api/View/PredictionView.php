@@ -7,11 +7,11 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** What a tester should show where it is put. */
-#[OA\Schema(required: ['where', 'expected', 'range', 'suspects', 'cautions', 'loop'])]
+#[OA\Schema(required: ['where', 'expected', 'range', 'outcomes', 'cautions', 'loop'])]
 final readonly class PredictionView
 {
     /**
-     * @param list<OutcomeView> $suspects
+     * @param list<OutcomeView> $outcomes
      * @param list<string> $cautions
      * @param list<string> $loop
      */
@@ -23,7 +23,7 @@ final readonly class PredictionView
         #[OA\Property]
         public string $range,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeView::class))]
-        public array $suspects,
+        public array $outcomes,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cautions,
         #[OA\Property(type: 'array', description: 'Parts that the test current passes, most of it first.', items: new OA\Items(type: 'string'))]

@@ -33,7 +33,7 @@ final readonly class SuspectView
         public string $class,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))]
         public array $reasons,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', description: 'One for each place in "where".', items: new OA\Items(type: 'string'))]
         public array $hypotheses,
     ) {
     }

@@ -1,0 +1,76 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
+import { api, got } from './client';
+import * as outbox from './outbox';
+
+export function useMe() {
+    return useQuery({ queryKey: ['me'], queryFn: () => got(api.GET('/api/me')), retry: false, staleTime: 60_000 });
+}
+
+export function useCalls() {
+    return useQuery({ queryKey: ['calls'], queryFn: () => got(api.GET('/api/calls')) });
+}
+
+export function useHouses() {
+    return useQuery({ queryKey: ['houses'], queryFn: () => got(api.GET('/api/houses')) });
+}
+
+export function usePicks() {
+    return useQuery({ queryKey: ['picks'], queryFn: () => got(api.GET('/api/picks')), staleTime: Infinity });
+}
+
+export function useInstruments() {
+    return useQuery({ queryKey: ['instruments'], queryFn: () => got(api.GET('/api/instruments')), staleTime: Infinity });
+}
+
+const byId = (id: string) => ({ params: { path: { id } } });
+
+export function useCall(id: string) {
+    return useQuery({ queryKey: ['call', id], queryFn: () => got(api.GET('/api/calls/{id}', byId(id))) });
+}
+
+/** What hangs on the journal is asked for again after each observation; the old answer stays in sight meanwhile. */
+export function useMap(id: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'map'], queryFn: () => got(api.GET('/api/calls/{id}/map', byId(id))), enabled, placeholderData: (old) => old });
+}
+
+export function useRanking(id: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'ranking'], queryFn: () => got(api.GET('/api/calls/{id}/ranking', byId(id))), enabled, placeholderData: (old) => old });
+}
+
+export function useNextTests(id: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'next'], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', byId(id))), enabled, placeholderData: (old) => old });
+}
+
+export interface Connection {
+    terminals: string[];
+    around: string[];
+}
+
+export function usePrediction(id: string, instrument: string, connection: Connection | null, stateKey: string) {
+    return useQuery({
+        queryKey: ['call', id, 'prediction', instrument, connection, stateKey],
+        queryFn: () => got(api.POST('/api/calls/{id}/predictions', { ...byId(id), body: { instrument, connection: { ...connection } } })),
+        enabled: connection !== null,
+        retry: false,
+    });
+}
+
+/** Stores an observation through the outbox and shows the call as it is then. */
+export function useObserve(callId: string) {
+    const client = useQueryClient();
+    return useMutation({
+        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload)),
+        onSuccess: (detail) => {
+            if (detail) {
+                client.setQueryData(['call', callId], detail);
+            }
+            void client.invalidateQueries({ queryKey: ['call', callId] });
+            void client.invalidateQueries({ queryKey: ['calls'] });
+        },
+    });
+}
+
+export function usePending() {
+    return useSyncExternalStore(outbox.onChange, outbox.pending);
+}

@@ -1,0 +1,127 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
+import { Refusal } from './api/client';
+import { useMe, usePending } from './api/hooks';
+import * as outbox from './api/outbox';
+import { CallList } from './calls/CallList';
+import { Login } from './session/Login';
+import { Button, Refused, Waiting } from './ui/parts';
+import { Logo } from './ui/Logo';
+
+const CallPage = lazy(() => import('./call/CallPage'));
+
+export function App() {
+    const me = useMe();
+    useMode();
+    if (me.isPending) {
+        return <div className="p-6"><Waiting what="Looking who is here" /></div>;
+    }
+    if (me.error instanceof Refusal && me.error.status === 401) {
+        return <Login />;
+    }
+    if (!me.data) {
+        return (
+            <div className="mx-auto max-w-lg space-y-3 p-6">
+                <Refused error={me.error} />
+                <Button onClick={() => void me.refetch()}>Try again</Button>
+            </div>
+        );
+    }
+    return (
+        <>
+            <Bar name={me.data.name} firm={me.data.firm} />
+            <Suspense fallback={<div className="p-6"><Waiting what="Fetching the call" /></div>}>
+                <Routes>
+                    <Route path="/" element={<CallList />} />
+                    <Route path="/calls/:id" element={<Navigate to="hear" replace />} />
+                    <Route path="/calls/:id/:stage" element={<CallPage />} />
+                    <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
+                </Routes>
+            </Suspense>
+        </>
+    );
+}
+
+function Bar({ name, firm }: { name: string; firm: string }) {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const [mode, setMode] = useMode();
+    const leave = async () => {
+        await fetch('/api/logout', { method: 'POST' });
+        client.clear();
+        void navigate('/');
+        await client.invalidateQueries();
+    };
+    return (
+        <header className="no-print flex min-h-12 items-center gap-4 border-b border-ink bg-sheet px-4">
+            <Link to="/" className="flex min-h-11 items-center gap-2 font-bold" aria-label="Yellow Probe, all calls">
+                <Logo />
+                <span className="max-sm:hidden">Yellow Probe</span>
+            </Link>
+            <Unsent />
+            <div className="grow" />
+            <Menu>
+                <MenuButton className="min-h-11 px-2">{name} ▾</MenuButton>
+                <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
+                    <p className="border-b border-line px-4 py-2 text-soft">{firm}</p>
+                    <MenuItem>
+                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => setMode(mode === 'cupboard' ? 'paper' : 'cupboard')}>
+                            {mode === 'cupboard' ? 'Paper, for daylight' : 'Cupboard, for the dark'}
+                        </button>
+                    </MenuItem>
+                    <MenuItem>
+                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => void leave()}>
+                            Log out
+                        </button>
+                    </MenuItem>
+                </MenuItems>
+            </Menu>
+        </header>
+    );
+}
+
+/** What has not reached the server yet, and a way to try again; it also tries by itself. */
+function Unsent() {
+    const waiting = usePending();
+    const client = useQueryClient();
+    const [error, setError] = useState<unknown>(null);
+    const count = waiting.length;
+    useEffect(() => {
+        if (count === 0) {
+            return;
+        }
+        const timer = setInterval(() => void outbox.send().then(() => client.invalidateQueries(), () => undefined), 8000);
+        return () => clearInterval(timer);
+    }, [count, client]);
+    if (count === 0) {
+        return null;
+    }
+    const again = () => {
+        setError(null);
+        outbox.send().then(() => client.invalidateQueries(), setError);
+    };
+    return (
+        <button type="button" className="min-h-11 border-l-4 border-doubt px-3 text-doubt" onClick={again} title={error instanceof Error ? error.message : undefined}>
+            <span aria-hidden="true">▲ </span>
+            {count} saved here, not stored yet. Try now
+        </button>
+    );
+}
+
+type Mode = 'paper' | 'cupboard';
+
+function useMode(): [Mode, (mode: Mode) => void] {
+    const [mode, setMode] = useState<Mode>(() => (localStorage.getItem('yellow-probe.mode') as Mode | null) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'cupboard' : 'paper'));
+    useEffect(() => {
+        document.documentElement.dataset.mode = mode;
+    }, [mode]);
+    return [
+        mode,
+        (next) => {
+            localStorage.setItem('yellow-probe.mode', next);
+            setMode(next);
+        },
+    ];
+}

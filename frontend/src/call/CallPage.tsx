@@ -1,0 +1,80 @@
+import { NavLink, Navigate, useParams } from 'react-router';
+import type { Schemas } from '../api/client';
+import { useCall } from '../api/hooks';
+import { Hear } from '../hear/Hear';
+import { Record } from '../record/Record';
+import { PutRight } from '../right/PutRight';
+import { MakeSafe } from '../safe/MakeSafe';
+import { Trace } from '../trace/Trace';
+import { Refused, Waiting } from '../ui/parts';
+import { stages } from './stages';
+
+export type Detail = Schemas['CallDetail'];
+
+/** What is missing at a stage before the next is sound; empty when nothing is. */
+function missing(stage: string, detail: Detail): string {
+    switch (stage) {
+        case 'hear':
+            return detail.observations.some((each) => each.kind === 'told' && each.payload.symptom !== undefined) ? '' : 'no symptom picked yet';
+        case 'make-safe':
+            return detail.proofs.some((proof) => proof.complete && !proof.lapsed) ? '' : 'no proof of dead stands';
+        case 'trace':
+            return detail.readings.length > 0 ? '' : 'no reading yet';
+        case 'put-right':
+            return detail.observations.some((each) => each.kind === 'repaired') ? (detail.readings.some((each) => each.proves) ? '' : 'repair not proved') : 'nothing repaired yet';
+        default:
+            return detail.call.stage === 'closed' ? '' : 'not handed over';
+    }
+}
+
+export default function CallPage() {
+    const { id = '', stage = 'hear' } = useParams();
+    const call = useCall(id);
+    if (!stages.some((each) => each.slug === stage)) {
+        return <Navigate to={`/calls/${id}/hear`} replace />;
+    }
+    if (call.isPending) {
+        return (
+            <main className="p-6">
+                <Waiting what="Fetching the call" />
+            </main>
+        );
+    }
+    if (!call.data) {
+        return (
+            <main className="mx-auto max-w-2xl p-6">
+                <Refused error={call.error} />
+            </main>
+        );
+    }
+    const detail = call.data;
+    return (
+        <>
+            <div className="no-print border-b border-ink bg-sheet px-4 lg:flex lg:items-center lg:gap-6">
+                <div className="min-w-0 py-2 lg:max-w-sm">
+                    <h1 className="truncate font-bold">{detail.call.address}</h1>
+                    <p className="truncate text-sm text-soft">{detail.call.customer}</p>
+                </div>
+                <nav aria-label="Stages of the call" className="-mx-4 flex overflow-x-auto px-4">
+                    {stages.map((each) => {
+                        const open = missing(each.slug, detail);
+                        return (
+                            <NavLink key={each.slug} to={`/calls/${id}/${each.slug}`} title={open === '' ? undefined : `${each.words}: ${open}`} className={({ isActive }) => `flex min-h-11 shrink-0 items-center border-b-4 px-3 ${isActive ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
+                                <span aria-hidden="true" className="mr-1.5 text-xs">
+                                    {open === '' ? '●' : '○'}
+                                </span>
+                                {each.words}
+                                {open !== '' && <span className="sr-only">, {open}</span>}
+                            </NavLink>
+                        );
+                    })}
+                </nav>
+            </div>
+            {stage === 'hear' && <Hear detail={detail} />}
+            {stage === 'make-safe' && <MakeSafe detail={detail} />}
+            {stage === 'trace' && <Trace detail={detail} />}
+            {stage === 'put-right' && <PutRight detail={detail} />}
+            {stage === 'hand-over' && <Record detail={detail} />}
+        </>
+    );
+}

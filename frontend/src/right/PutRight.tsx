@@ -1,0 +1,133 @@
+import { Link, useNavigate } from 'react-router';
+import { useState } from 'react';
+import { useMap, useObserve } from '../api/hooks';
+import type { Detail } from '../call/CallPage';
+import { Ledger } from '../safe/MakeSafe';
+import { store } from '../trace/setup';
+import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
+
+/** The cause accepted, the repair, and the failed tests that have to be repeated before it counts as proved. */
+export function PutRight({ detail }: { detail: Detail }) {
+    const callId = detail.call.id;
+    const observe = useObserve(callId);
+    const map = useMap(callId, detail.call.houseId !== null);
+    const navigate = useNavigate();
+    const [text, setText] = useDraft(`${callId}.repair`);
+    const [materials, setMaterials] = useDraft(`${callId}.materials`);
+    const [minutes, setMinutes] = useState('');
+    const accepted = detail.observations.filter((each) => each.kind === 'accepted').at(-1);
+    const repairs = detail.observations.filter((each) => each.kind === 'repaired');
+    const failed = detail.readings.filter((reading) => !reading.afterRepair && reading.withdrawn === null && reading.placed && (reading.fit === 'off' || reading.judgements.some((judgement) => judgement.verdict === 'bad')));
+    const proved = (reading: Detail['readings'][number]) => detail.readings.find((other) => other.proves && other.instrument === reading.instrument && other.terminals.join() === reading.terminals.join() && other.around.join() === reading.around.join());
+    if (!accepted) {
+        return (
+            <main className="mx-auto max-w-3xl space-y-4 px-4 py-6">
+                <h2 className="text-2xl font-bold">No cause accepted yet</h2>
+                <p>Trace until one cause stands clear of the others, then accept it there. What you cannot settle can be reported and left safe.</p>
+                <Link className="inline-flex min-h-11 items-center border-2 border-ink bg-probe px-4 font-bold text-[#16243b]" to={`/calls/${callId}/trace`}>
+                    On to Trace
+                </Link>
+            </main>
+        );
+    }
+    const repeat = (reading: Detail['readings'][number]) => {
+        store(callId, { instrument: reading.instrument, terminals: reading.terminals, around: reading.around });
+        void navigate(`/calls/${callId}/trace`);
+    };
+    return (
+        <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_20rem]">
+            <div className="space-y-8">
+                <section>
+                    <h2 className="text-soft">Cause, accepted {clock(accepted.at)} by {accepted.by}, {String(accepted.payload.knowing)}</h2>
+                    <p className="text-2xl leading-snug font-bold break-words">{String(accepted.verdict.words)}</p>
+                    {accepted.payload.how ? <p className="mt-1 break-words">{String(accepted.payload.how)}</p> : null}
+                </section>
+                <section>
+                    <h2 className="mb-2 text-xl font-bold">Repair</h2>
+                    {repairs.map((repair) => (
+                        <p key={repair.id} className="mb-2 border-l-2 border-line pl-3 break-words">
+                            <span className="text-sm text-soft">{clock(repair.at)} {repair.by}</span>
+                            <br />
+                            {String(repair.payload.text)} {repair.payload.materials ? `Materials: ${String(repair.payload.materials)}.` : ''} {repair.payload.minutes ? `${String(repair.payload.minutes)} min.` : ''}
+                        </p>
+                    ))}
+                    <form
+                        className="space-y-3"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            observe.mutate({ kind: 'repaired', payload: { text, ...(materials ? { materials } : {}), ...(minutes ? { minutes: Number(minutes) } : {}) } }, {
+                                onSuccess: () => {
+                                    setText('');
+                                    setMaterials('');
+                                    setMinutes('');
+                                },
+                            });
+                        }}
+                    >
+                        <p>▲ Dead, locked and proved at this point before you touch a conductor. Neutrals are parted only with the whole board dead.</p>
+                        <label className="block font-bold">
+                            What was done, with torque where it is stated
+                            <textarea className={`${inputLook} mt-1 font-normal`} rows={3} required maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />
+                        </label>
+                        <div className="grid grid-cols-[1fr_8rem] gap-3">
+                            <label className="block font-bold">
+                                Materials
+                                <input className={`${inputLook} mt-1 font-normal`} maxLength={300} value={materials} onChange={(event) => setMaterials(event.target.value)} />
+                            </label>
+                            <label className="block font-bold">
+                                Minutes
+                                <input className={`${inputLook} mt-1 font-normal`} inputMode="numeric" pattern="[0-9]*" value={minutes} onChange={(event) => setMinutes(event.target.value)} />
+                            </label>
+                        </div>
+                        <Refused error={observe.error} />
+                        <Button type="submit" look={repairs.length === 0 ? 'next' : 'plain'} disabled={observe.isPending}>
+                            Store the repair
+                        </Button>
+                    </form>
+                </section>
+                {repairs.length > 0 && (
+                    <section>
+                        <h2 className="mb-1 text-xl font-bold">Prove it</h2>
+                        <p className="mb-2 text-soft">A repair without its after-reading is unproved. Bring the house back to the state of the test, dead tests first, then live.</p>
+                        <ul className="divide-y divide-line border-y border-line">
+                            {failed.map((reading) => {
+                                const after = proved(reading);
+                                return (
+                                    <li key={reading.id} className="flex flex-wrap items-center justify-between gap-3 py-2">
+                                        <span className="min-w-0 flex-1 break-words">
+                                            {reading.where}: failed with <span className="font-mono font-bold">{reading.raw}</span>
+                                            {reading.stateWords.length > 0 && <span className="block text-sm text-soft">Then: {reading.stateWords.slice(0, 4).join(', ')}{reading.stateWords.length > 4 ? ` and ${reading.stateWords.length - 4} more` : ''}</span>}
+                                            {after && (
+                                                <span className="block">
+                                                    <Mark of="good" word="Proved" /> with <span className="font-mono font-bold">{after.raw}</span> at {clock(after.at)}
+                                                </span>
+                                            )}
+                                        </span>
+                                        {!after && (
+                                            <Button look="next" onClick={() => repeat(reading)}>
+                                                Repeat
+                                            </Button>
+                                        )}
+                                    </li>
+                                );
+                            })}
+                        </ul>
+                        {failed.length === 0 && <p>No reading failed before the repair. Repeat the test that showed the fault to the customer, and say so in the advice.</p>}
+                    </section>
+                )}
+            </div>
+            <aside className="space-y-6">
+                <Ledger detail={detail} />
+                {map.data && !map.data.mainOn && (
+                    <section className="border border-ink bg-sheet p-3">
+                        <h2 className="font-bold">Energise again</h2>
+                        <p className="mb-2">▲ Nothing lifted, no links, covers on, people told. Feeder, main, residual device, circuit: watch each.</p>
+                        <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: map.data.main ?? '', value: 'on' }] } })}>
+                            Main switch is on again
+                        </Button>
+                    </section>
+                )}
+            </aside>
+        </main>
+    );
+}

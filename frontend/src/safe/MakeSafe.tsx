@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import { useMap, useObserve } from '../api/hooks';
+import type { Detail } from '../call/CallPage';
+import { Button, clock, inputLook, Modal, Pick, Refused, useDraft } from '../ui/parts';
+
+/** Isolation step by step, what was changed for the time being, and the way back. */
+export function MakeSafe({ detail }: { detail: Detail }) {
+    const observe = useObserve(detail.call.id);
+    const map = useMap(detail.call.id, detail.call.houseId !== null);
+    const [skipping, setSkipping] = useState<string | null>(null);
+    const [reason, setReason] = useDraft(`${detail.call.id}.skip`);
+    const [place, setPlace] = useState('');
+    const [again, setAgain] = useState(false);
+    const tick = (step: string, more: Record<string, string> = {}) => observe.mutate({ kind: 'isolation', payload: { step, ...more } });
+    const places = [{ slug: 'board', words: 'Consumer unit' }, ...(map.data?.ways.flatMap((way) => way.stops.map((stop) => ({ slug: stop.place, words: stop.name }))) ?? [])].filter((each, at, all) => all.findIndex((other) => other.slug === each.slug) === at);
+    const complete = detail.isolation.every((step) => step.at !== null);
+    const steps = detail.isolation.map((step, at) => ({ ...step, number: at + 1, open: step.next || (again && at >= 6) }));
+    return (
+        <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_20rem]">
+            <section>
+                <h2 className="mb-1 text-2xl font-bold">Isolate and prove</h2>
+                <p className="mb-4 text-soft">In this order. A step left out needs its reason, and the reason stays on the record.</p>
+                <ol className="space-y-2">
+                    {steps.map((step) => (
+                        <li key={step.step} className={`border bg-sheet p-3 ${step.open ? 'border-2 border-ink' : 'border-line'}`}>
+                            <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+                                <span className="w-6 font-mono font-bold">{step.number}</span>
+                                <div className="min-w-52 flex-1">
+                                    <p className={step.open || step.at ? 'font-bold' : 'text-soft'}>{step.words}</p>
+                                    {step.open && <p className="mt-1">▲ {step.caution}</p>}
+                                    {step.at !== null && (
+                                        <p className="text-sm text-soft">
+                                            {step.skipped === null ? 'Done' : `Skipped: ${step.skipped},`} {clock(step.at)} by {step.by}
+                                        </p>
+                                    )}
+                                </div>
+                                {step.open && (
+                                    <div className="flex flex-wrap items-end gap-2">
+                                        {step.step === 'dead' && (
+                                            <div className="w-52">
+                                                <Pick label="At which point" value={place} onChange={setPlace} options={places} />
+                                            </div>
+                                        )}
+                                        <Button look={step.next ? 'next' : 'plain'} disabled={observe.isPending || (step.step === 'dead' && place === '')} onClick={() => tick(step.step, step.step === 'dead' ? { place } : {})}>
+                                            {step.step === 'dead' ? 'No voltage found' : 'Done'}
+                                        </Button>
+                                        {step.next && (
+                                            <Button look="quiet" onClick={() => setSkipping(step.step)}>
+                                                Leave out
+                                            </Button>
+                                        )}
+                                    </div>
+                                )}
+                            </div>
+                        </li>
+                    ))}
+                </ol>
+                <div className="mt-3 space-y-2">
+                    <Refused error={observe.error} />
+                    {complete && !again && <Button onClick={() => setAgain(true)}>Prove dead at another point, or again</Button>}
+                    {complete && (
+                        <Button look="quiet" onClick={() => tick('warn')}>
+                            Begin a new isolation
+                        </Button>
+                    )}
+                </div>
+            </section>
+            <aside className="space-y-6">
+                <section className="border-2 border-bad bg-sheet p-4">
+                    <h2 className="mb-1 font-bold">Shock, smoke, heat?</h2>
+                    <p className="mb-3">The main switch first, whatever the load. Nothing comes before it. Service fuses are never parted on load.</p>
+                    <Button look="danger" disabled={observe.isPending} onClick={() => tick('danger-now')}>
+                        Danger now: main off
+                    </Button>
+                </section>
+                <section>
+                    <h2 className="mb-1 font-bold">Proofs</h2>
+                    {detail.proofs.length === 0 && <p className="text-soft">Nothing is proved dead. Treat everything as live.</p>}
+                    <ul className="space-y-1">
+                        {detail.proofs.map((proof) => (
+                            <li key={proof.at + proof.place} className={proof.lapsed ? 'text-soft line-through' : ''}>
+                                <span aria-hidden="true">{proof.complete && !proof.lapsed ? '■ ' : '▲ '}</span>
+                                {proof.place}: {proof.words}, {clock(proof.at)}
+                            </li>
+                        ))}
+                    </ul>
+                    <p className="mt-2 text-sm text-soft">A proof belongs to the terminals proved. Any later switching, linking or reset ends it. The supply side of the main switch stays live.</p>
+                </section>
+                <Ledger detail={detail} />
+            </aside>
+            <Modal open={skipping !== null} onClose={() => setSkipping(null)} title="Leave this step out">
+                <form
+                    className="space-y-3"
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        if (skipping) {
+                            observe.mutate({ kind: 'isolation', payload: { step: skipping, skipped: reason } }, {
+                                onSuccess: () => {
+                                    setSkipping(null);
+                                    setReason('');
+                                },
+                            });
+                        }
+                    }}
+                >
+                    <label className="block font-bold">
+                        Reason, as it will stand on the record
+                        <input className={`${inputLook} mt-1 font-normal`} required maxLength={300} value={reason} onChange={(event) => setReason(event.target.value)} />
+                    </label>
+                    <Refused error={observe.error} />
+                    <Button type="submit">Leave it out</Button>
+                </form>
+            </Modal>
+        </main>
+    );
+}
+
+/** Everything done to the house for the time being, each with the way back; energising waits for lifted conductors and links. */
+export function Ledger({ detail }: { detail: Detail }) {
+    const observe = useObserve(detail.call.id);
+    const back = (entry: Detail['ledger'][number]) => {
+        observe.mutate({ kind: 'done', payload: { changes: [{ operation: entry.backOperation, subject: entry.subject, value: entry.backValue }] } });
+    };
+    return (
+        <section>
+            <h2 className="mb-1 font-bold">For the time being</h2>
+            {detail.ledger.length === 0 && <p className="text-soft">The house is as it was found.</p>}
+            <ul className="divide-y divide-line">
+                {detail.ledger.map((entry) => (
+                    <li key={entry.operation + entry.subject + entry.value} className="flex items-center justify-between gap-2 py-1">
+                        <span className="min-w-0 break-words">{entry.words}</span>
+                        <Button look="quiet" disabled={observe.isPending} onClick={() => back(entry)}>
+                            Back
+                        </Button>
+                    </li>
+                ))}
+            </ul>
+            <Refused error={observe.error} />
+        </section>
+    );
+}

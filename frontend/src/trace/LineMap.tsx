@@ -1,0 +1,173 @@
+import type { KeyboardEvent, ReactNode } from 'react';
+import type { Schemas } from '../api/client';
+import { offset, place, ringBack, short, size, strand, type PlacedStop, type PlacedWay } from './layout';
+
+type MapData = Schemas['MapView'];
+
+export interface Selection {
+    kind: 'stop' | 'way' | 'origin';
+    id: string;
+}
+
+interface Props {
+    map: MapData;
+    probes: { lead: string; terminal: string }[];
+    loop: Set<string>;
+    suspected: Set<string>;
+    proved: Map<string, string>;
+    selected: Selection | null;
+    onSelect: (selection: Selection) => void;
+}
+
+/** The board's ways in physical order, each with its line of stops; two probes stand where they are placed. */
+export function LineMap(props: Props) {
+    const { map } = props;
+    const placed = place(map.ways);
+    return (
+        <svg width={placed.width} height={placed.height} role="group" aria-label="Line map of the house" className="block text-ink">
+            {placed.ways.map((way) => (
+                <WayLine key={way.way.circuit} placed={way} {...props} />
+            ))}
+        </svg>
+    );
+}
+
+function press(act: () => void) {
+    return (event: KeyboardEvent) => {
+        if (event.key === 'Enter' || event.key === ' ') {
+            event.preventDefault();
+            act();
+        }
+    };
+}
+
+function Target({ label, pressed, act, children }: { label: string; pressed: boolean; act: () => void; children: ReactNode }) {
+    return (
+        <g role="button" tabIndex={0} aria-label={label} aria-pressed={pressed} onClick={act} onKeyDown={press(act)} className="cursor-pointer">
+            {children}
+        </g>
+    );
+}
+
+function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSelect }: Props & { placed: PlacedWay }) {
+    const { way, y } = placed;
+    const chosen = selected?.kind === 'way' && selected.id === way.circuit;
+    const title = `${way.name}, ${way.rating}, ${way.on ? 'on' : 'off'}`;
+    const atBoard = probes.filter((probe) => way.terminals.some((terminal) => terminal.id === probe.terminal));
+    return (
+        <g>
+            {placed.heading !== null && (
+                <text x={8} y={placed.top - 9} className="fill-current text-[13px] font-bold">
+                    {placed.heading}
+                </text>
+            )}
+            {way.group !== null && way.group !== way.device && <path d={`M12 ${placed.top - 2}V${placed.top + placed.height - 8}`} className="stroke-soft" strokeWidth={3} />}
+            {placed.stops.map((stop) => (
+                <Strands key={stop.stop.part} stop={stop} map={map} way={placed} looped={loop.has(stop.stop.part) && (stop.stop.after === null ? way.terminals.some((t) => loop.has(t.id.split('.')[0] ?? '')) : loop.has(stop.stop.after))} />
+            ))}
+            {way.returns.map((back) =>
+                back.from === null || back.to !== null ? null : ['L', 'N', 'E'].map((role) => <Conductor key={back.from + role} d={ringBack(placed, back.from ?? '', role)} role={role} map={map} status={statusAt(map, placed.stops.find((each) => each.stop.part === back.from), role)} />),
+            )}
+            <Target label={`Way: ${title}`} pressed={chosen} act={() => onSelect({ kind: 'way', id: way.circuit })}>
+                <title>{title}</title>
+                <rect x={size.left} y={y - 25} width={size.board} height={50} rx={2} className="fill-sheet stroke-current" strokeWidth={chosen ? 3 : 1.4} />
+                <text x={size.left + 9} y={y - 5} className="fill-current text-[13px] font-bold">
+                    {short(way.name, 19)}
+                </text>
+                <text x={size.left + 9} y={y + 14} className="fill-soft text-[12px]">
+                    {way.rating} · {way.on ? 'on' : 'off'}
+                </text>
+                <Lever x={size.left + size.board - 20} y={y + 8} on={way.on} />
+            </Target>
+            {placed.stops.map((stop) => (
+                <Stop key={stop.stop.part} placed={stop} map={map} suspected={suspected.has(stop.stop.place)} proved={proved.get(stop.stop.place)} chosen={selected?.kind === 'stop' && selected.id === stop.stop.part} onSelect={onSelect} />
+            ))}
+            {atBoard.map((probe, at) => (
+                <Probe key={probe.lead} lead={probe.lead} x={size.left + size.board + 4 + 24 * at} y={y + offset(way.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} />
+            ))}
+            {placed.stops.map((stop) =>
+                probes
+                    .filter((probe) => probe.terminal.startsWith(`${stop.stop.part}.`))
+                    .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at - 0.5) * 22} y={stop.y + offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} />),
+            )}
+        </g>
+    );
+}
+
+/** A breaker's lever: up is on. */
+function Lever({ x, y, on }: { x: number; y: number; on: boolean }) {
+    return (
+        <g aria-hidden="true">
+            <rect x={x} y={y - 11} width={11} height={22} rx={2} className="fill-none stroke-current" strokeWidth={1.2} />
+            <rect x={x + 2} y={on ? y - 9 : y + 1} width={7} height={8} className="fill-current" />
+        </g>
+    );
+}
+
+const worst = ['expected-live', 'may-be-live', 'expected-dead'];
+
+/** The most cautious word on any terminal of a conductor at a stop. */
+function statusAt(map: MapData, stop: PlacedStop | undefined, role: string): string {
+    const found = (stop?.stop.terminals ?? []).filter((terminal) => terminal.role === role).map((terminal) => map.live[terminal.id] ?? 'expected-dead');
+    return worst.find((word) => found.includes(word)) ?? 'expected-dead';
+}
+
+/** Live conductors are solid, those that may be live are broken into long dashes, those expected dead are pale. */
+function Conductor({ d, role, map, status, looped = false }: { d: string; role: string; map: MapData; status: string; looped?: boolean }) {
+    const color = map.colours[role] ?? 'currentColor';
+    return (
+        <>
+            {looped && <path d={d} className="fill-none stroke-current" strokeWidth={6} opacity={0.9} />}
+            <path d={d} fill="none" stroke={color} strokeWidth={looped ? 2.2 : status === 'expected-dead' ? 1.6 : 2.6} strokeDasharray={status === 'may-be-live' ? '9 3' : role === 'E' ? '5 2' : undefined} opacity={status === 'expected-dead' && !looped ? 0.55 : 1} />
+        </>
+    );
+}
+
+function Strands({ stop, map, way, looped }: { stop: PlacedStop; map: MapData; way: PlacedWay; looped: boolean }) {
+    const roles = [...new Set(stop.stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
+    // A cable whose length nobody measured or saw is drawn with a gap mark: the order is as surveyed, the length is not known.
+    return (
+        <g>
+            {roles.map((role) => (
+                <Conductor key={role} d={strand(stop, role)} role={role} map={map} status={statusAt(map, stop, role)} looped={looped} />
+            ))}
+            {stop.stop.assumed && stop.from.y === stop.y && <text x={(stop.from.x + stop.x) / 2} y={way.y + stop.stop.row * size.row - 13} textAnchor="middle" aria-hidden="true" className="fill-soft text-[11px]">~</text>}
+        </g>
+    );
+}
+
+function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: PlacedStop; map: MapData; suspected: boolean; proved: string | undefined; chosen: boolean; onSelect: Props['onSelect'] }) {
+    const { stop, x, y } = placed;
+    const roles = [...new Set(stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
+    const words = roles.map((role) => `${role} ${statusAt(map, placed, role).replaceAll('-', ' ')}`).join(', ');
+    return (
+        <Target label={`${stop.name}: ${words}${proved ? `, proved dead here at ${proved}` : ''}${suspected ? ', under suspicion' : ''}`} pressed={chosen} act={() => onSelect({ kind: 'stop', id: stop.part })}>
+            <title>{stop.name}</title>
+            <rect x={x - 46} y={y - 34} width={92} height={62} fill="transparent" />
+            {suspected && <rect x={x - 22} y={y - 25} width={44} height={50} rx={12} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
+            <rect x={x - size.box / 2} y={y - size.boxHeight / 2} width={size.box} height={size.boxHeight} rx={stop.kind === 'light' ? 15 : stop.kind === 'switch' ? 0 : 5} className="fill-sheet stroke-current" strokeWidth={chosen ? 3.2 : 1.4} />
+            {roles.map((role) => (
+                <circle key={role} cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
+            ))}
+            <text x={x} y={y - 25} textAnchor="middle" className="fill-current text-[12px]">
+                {short(stop.name, 14)}
+            </text>
+            {proved && (
+                <text x={x + 18} y={y + 4} className="fill-current text-[11px] font-bold">
+                    ■ {proved}
+                </text>
+            )}
+        </Target>
+    );
+}
+
+function Probe({ lead, x, y }: { lead: string; x: number; y: number }) {
+    return (
+        <g aria-hidden="true" className="pointer-events-none">
+            <path d={`M${x} ${y}l-11 -18l11 -13l11 13z`} fill="#ffd60a" stroke="#16243b" strokeWidth={1.8} />
+            <text x={x} y={y - 13} textAnchor="middle" fill="#16243b" className="text-[12px] font-bold">
+                {lead}
+            </text>
+        </g>
+    );
+}

@@ -1,0 +1,75 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { Button, percent } from '../ui/parts';
+
+type Test = Schemas['NextTestView'];
+
+/** The test worth most per minute from the state the house is in, with its price, danger and what each outcome would mean. */
+export function NextTest({ tests, callId, mainOn, busy, onSetUp }: { tests: Test[]; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test) => void }) {
+    const [best, ...others] = tests;
+    if (!best) {
+        return <p className="border-l-4 border-line pl-3 text-soft">No further test of the catalogue would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
+    }
+    const needsDead = (test: Test) => mainOn && test.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off');
+    const setUp = (test: Test, look: 'next' | 'plain') =>
+        needsDead(test) ? (
+            <Link className={`inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold ${look === 'next' ? 'bg-probe text-[#16243b]' : ''}`} to={`/calls/${callId}/make-safe`}>
+                Make safe first
+            </Link>
+        ) : (
+            <Button look={look} disabled={busy} onClick={() => onSetUp(test)}>
+                {test.changes.length === 0 ? 'Set it up' : 'Done so, set it up'}
+            </Button>
+        );
+    return (
+        <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
+            <p className="text-sm text-soft">Next, about {Math.round(best.minutes)} min, worth {best.bits.toFixed(2)} bit</p>
+            <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
+            {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
+            {best.steps.length > 0 && (
+                <ul className="mt-2 list-disc pl-5 text-sm">
+                    {best.steps.slice(0, 8).map((step) => (
+                        <li key={step}>{step}</li>
+                    ))}
+                    {best.steps.length > 8 && <li>and {best.steps.length - 8} more</li>}
+                </ul>
+            )}
+            <Outcomes outcomes={best.outcomes} />
+            <p className="my-2 text-sm text-soft">Cannot show: {best.cannotShow}</p>
+            {setUp(best, 'next')}
+            {others.length > 0 && (
+                <details className="mt-3">
+                    <summary className="min-h-11 cursor-pointer py-2">Or another</summary>
+                    <ul className="divide-y divide-line">
+                        {others.map((test) => (
+                            <li key={test.id} className="py-2">
+                                <p className="font-bold">{test.words}</p>
+                                <p className="text-sm text-soft">
+                                    About {Math.round(test.minutes)} min, {test.bits.toFixed(2)} bit
+                                </p>
+                                {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
+                                {test.steps.length > 0 && <p className="mb-1 text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
+                                {setUp(test, 'plain')}
+                            </li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+        </section>
+    );
+}
+
+export function Outcomes({ outcomes }: { outcomes: Schemas['OutcomeView'][] }) {
+    return (
+        <dl className="mt-2 text-sm">
+            {outcomes.map((outcome) => (
+                <div key={outcome.shows} className="grid grid-cols-[7.5rem_1fr] gap-x-3">
+                    <dt className="font-mono font-bold">{outcome.shows}</dt>
+                    <dd>
+                        {outcome.cause} <span className="text-soft">({percent(outcome.probability)} %)</span>
+                    </dd>
+                </div>
+            ))}
+        </dl>
+    );
+}

@@ -1,0 +1,73 @@
+import type { Schemas } from '../api/client';
+import { useObserve } from '../api/hooks';
+import { Button, Refused } from '../ui/parts';
+import type { Selection } from './LineMap';
+
+interface Props {
+    map: Schemas['MapView'];
+    selection: Selection | null;
+    instrument: Schemas['InstrumentView'];
+    probes: { lead: string; terminal: string }[];
+    onPut: (terminal: string) => void;
+    onClamp: (around: string[]) => void;
+    onLift: () => void;
+    callId: string;
+}
+
+/** What can be touched at the point chosen on the map: its terminals, or the conductors a clamp goes around. */
+export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, callId }: Props) {
+    const observe = useObserve(callId);
+    const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
+    const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
+    const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
+    const terminals = stop?.terminals ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => terminal.role !== 'L' && terminal.key === 't1')] : []);
+    const clamps = instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
+    const first = probes.length;
+    const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
+    return (
+        <div className="flex min-h-14 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
+            {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
+            {instrument.leads.length > 0 &&
+                terminals.map((terminal) => {
+                    const on = probes.find((probe) => probe.terminal === terminal.id);
+                    return (
+                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`min-h-11 min-w-11 rounded-sm border px-2.5 ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
+                            {on ? `${on.lead}: ` : ''}
+                            {chip(terminal, stop?.kind)}
+                        </button>
+                    );
+                })}
+            {(stop || way) &&
+                clamps.map((clamp) => (
+                    <button key={clamp.words} type="button" onClick={() => onClamp(clamp.around)} className="min-h-11 rounded-sm border border-ink bg-sheet px-2.5">
+                        {clamp.words}
+                    </button>
+                ))}
+            {way && (
+                <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: way.device, value: way.on ? 'off' : 'on' }] } })}>
+                    Its device is now {way.on ? 'off' : 'on'}
+                </Button>
+            )}
+            {probes.length > 0 && (
+                <Button look="quiet" onClick={onLift}>
+                    Take the leads off
+                </Button>
+            )}
+            <Refused error={observe.error} />
+        </div>
+    );
+}
+
+function chip(terminal: Schemas['TerminalView'], kind: string | undefined): string {
+    if (terminal.access === 'lifted') {
+        return 'N, lifted';
+    }
+    if (terminal.key === 't1') {
+        return terminal.name;
+    }
+    const front = terminal.key.match(/^([a-z]+)-([LNE])$/);
+    if (front) {
+        return front[1] === 'front' ? (front[2] ?? '') : `${front[1]} ${front[2]}`;
+    }
+    return kind === 'socket' ? `${terminal.key} behind` : terminal.key;
+}
