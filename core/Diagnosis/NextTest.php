@@ -30,7 +30,11 @@ final class NextTest
         foreach ($standings as $standing) {
             $share = $standing->probability / $total;
             if (Hypothesis::ELSE === $standing->hypothesis->id) {
-                $cells = $outcomes->broad();
+                $cells = array_map(
+                    static fn (float $broad, float $sound): float => Ranker::TOUCHED * $broad + (1.0 - Ranker::TOUCHED) * $sound,
+                    $outcomes->broad(),
+                    $outcomes->of($table->sound()),
+                );
             } else {
                 $cells = [];
                 foreach ($table->rows($standing->hypothesis) as $severity => $row) {

@@ -8,7 +8,7 @@ namespace YellowProbe\Diagnosis;
 final class Ranker
 {
     /** Share of readings that an unknown cause disturbs. */
-    private const TOUCHED = 0.3;
+    public const TOUCHED = 0.3;
 
     /**
      * @param non-empty-list<Hypothesis> $hypotheses

@@ -6,6 +6,7 @@ namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Role;
+use YellowProbe\Installation\Shunts;
 
 /** The cpc is broken at a joint: what lies beyond has no earth, unless a ring feeds it from the other side. */
 final class OpenCpc implements FaultKind
@@ -37,6 +38,17 @@ final class OpenCpc implements FaultKind
 
     public function change(House $house, FaultSite $site, float $ohms): Change
     {
-        return new Change([$site->things[0]]);
+        [$core, $end] = $house->joint($site->things[1]) ?? throw new \LogicException('A site of an open cpc is a joint.');
+        $near = $core->ends[2 - $end] ?? $core->joint(3 - $end);
+        $without = [$core->element()];
+        $with = [];
+        // The open end stays with its cable: the half of the cable's insulation and capacitance that stood at the
+        // terminal hangs on the core now, and the core is still joined at its other end.
+        foreach (Shunts::of($house->cables[$core->cable], $core, $end) as [$shunt, $isFirst]) {
+            $without[] = $shunt;
+            $with[] = NewBranch::moved($shunt, $isFirst ? $near : null, $isFirst ? null : $near);
+        }
+
+        return new Change($without, $with);
     }
 }

@@ -76,14 +76,11 @@ final class HouseNetwork
             return;
         }
         $siemens = $metres / 1000.0 / ($cable->attributes->positive('insulationMegohmKm', self::MEGOHM_KM) * 1e6 * $factors->times('insulation'));
-        $cores = array_values($cable->cores);
-        foreach ($cores as $i => $a) {
-            foreach (\array_slice($cores, $i + 1) as $b) {
-                $perMetre = Role::Earth === $a->role || Role::Earth === $b->role ? self::PICOFARADS_TO_EARTH : self::PICOFARADS_ACROSS;
-                $susceptance = $excitation->susceptance($perMetre * 1e-12 * $metres);
-                foreach ([1, 2] as $end) {
-                    $builder->admittance("$cable->id/$a->key-$b->key@$end", $ends[$a->key][$end], $ends[$b->key][$end], $siemens / 2.0, $susceptance / 2.0);
-                }
+        foreach (Shunts::pairs($cable) as [$a, $b]) {
+            $perMetre = Role::Earth === $a->role || Role::Earth === $b->role ? self::PICOFARADS_TO_EARTH : self::PICOFARADS_ACROSS;
+            $susceptance = $excitation->susceptance($perMetre * 1e-12 * $metres);
+            foreach ([1, 2] as $end) {
+                $builder->admittance(Shunts::element($cable, $a, $b, $end), $ends[$a->key][$end], $ends[$b->key][$end], $siemens / 2.0, $susceptance / 2.0);
             }
         }
     }

@@ -81,12 +81,19 @@ final class LineMap
         // The deepest run goes on along the line; the rest hang below this stop.
         usort($next, fn (array $a, array $b): int => $this->depth($b[1], [$part => true]) <=> $this->depth($a[1], [$part => true]));
         $onward = $column + 1;
-        foreach ($next as $at => [$other, $to]) {
+        $straight = null;
+        foreach ($next as [$other, $to]) {
+            // A switch hangs on its drop, below its light; only from switch to switch does a line run on.
+            if (null === $straight && '@board' !== $to && ('switch' !== $this->kind($to) || 'switch' === $this->kind($part))) {
+                $straight = $other;
+            }
+        }
+        foreach ($next as [$other, $to]) {
             if ('@board' === $to) {
                 $this->used[$other] = true;
                 $this->returns[] = ['from' => $part, 'to' => null, 'cable' => $other];
             } elseif (!isset($this->used[$other])) {
-                $end = 0 === $at ? $this->walk($to, $part, $other, $column + 1, $row) : $this->walk($to, $part, $other, $column, $row + 1);
+                $end = $other === $straight ? $this->walk($to, $part, $other, $column + 1, $row) : $this->walk($to, $part, $other, $column, $row + 1);
                 $onward = max($onward, $end);
             }
         }
@@ -108,7 +115,12 @@ final class LineMap
         }
 
         // A switch ends its drop: a light beats it as the way on.
-        return $deepest + ('switch' === $this->house->parts[$part]->kind ? 0 : 1);
+        return $deepest + ('switch' === $this->kind($part) ? 0 : 1);
+    }
+
+    private function kind(string $part): string
+    {
+        return $this->house->parts[$part]->kind;
     }
 
     /** @return list<array{string, string}> the parts each cable joins, the board as one */

@@ -52,7 +52,8 @@ final readonly class Connection
         }
         foreach ($connection->around as $at => $element) {
             [$owner, $key] = explode('/', substr($element, 1), 2) + [1 => ''];
-            $known = isset($house->cables[$owner]->cores[$key]) || isset($house->parts[$owner]);
+            $core = preg_replace('/^([A-Za-z0-9]+)-[A-Za-z0-9]+@[12]$/', '$1', $key) ?? '';
+            $known = isset($house->cables[$owner]->cores[$core]) || isset($house->parts[$owner]);
             if (!$known || !\in_array($element[0] ?? '', ['+', '-'], true)) {
                 throw new HouseError("$path/around/$at", \sprintf('There is no conductor "%s"; write "+cable/core".', $element));
             }

@@ -27,6 +27,9 @@ final class CurrentLoop
         $passive = $network->drivenBetween($to, $from);
         $elimination = Elimination::of($passive, $to, [$from]);
         [$admittance] = $elimination->ports([$from])->norton($from);
+        if ($admittance->modulus() < 1e-13) {
+            return []; // nothing but the driving branch joins the leads: there is no loop
+        }
         $solution = $elimination->solve();
         $volts = $solution->volts($leads[0]);
         // The driving branch itself is part of the port: what is left of 1 A flows through the house.

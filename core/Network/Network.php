@@ -110,7 +110,7 @@ final readonly class Network
             $this->nodeCount,
             [...$this->from, $from],
             [...$this->to, $into],
-            [...$this->yRe, 1e-15],
+            [...$this->yRe, 1e-18],
             [...$this->yIm, 0.0],
             [...$zeros, 1.0],
             [...$zeros, 0.0],

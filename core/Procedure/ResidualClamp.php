@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -66,6 +67,11 @@ final class ResidualClamp implements Procedure
                     $terminal = $core->ends[$end - 1];
                     if (null !== $terminal && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {
                         $around[] = $sign.$core->element();
+                        // What leaks along the cable leaves the board inside the jaw too, also the half of it that the
+                        // model puts at this end.
+                        foreach (Shunts::of($cable, $core, $end) as [$shunt, $isFirst]) {
+                            $around[] = ($isFirst ? '+' : '-').$shunt;
+                        }
                     }
                 }
             }

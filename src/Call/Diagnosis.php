@@ -62,11 +62,12 @@ final readonly class Diagnosis
     }
 
     /**
-     * The tests worth most per minute from the state the house is in now.
+     * The tests worth most per minute; with the board's cover off already, a test there costs only itself.
+     * Priced from the state the house is in now.
      *
      * @return list<array{plan: TestPlan, bits: float, minutes: float}> best first
      */
-    public function nextTests(House $house, Ranking $ranking, State $now, int $most = 4): array
+    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, int $most = 4): array
     {
         $standings = self::mattering($ranking);
         $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings);
@@ -81,10 +82,15 @@ final readonly class Diagnosis
             }
         }
         $candidates = [];
+        // The same test in the same state again would only repeat itself.
+        $done = array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence);
         foreach (TestCatalogue::plans($house) as $plan) {
             $own = $plan->measurement->circuits($house);
+            if (\in_array($plan->measurement->hash(), $done, true)) {
+                continue;
+            }
             if ([] === $own || [] !== array_intersect($own, array_map(strval(...), array_keys($circuits)))) {
-                $candidates[] = ['plan' => $plan, 'bits' => 0.0, 'minutes' => Price::minutes($house, $now, $plan)];
+                $candidates[] = ['plan' => $plan, 'bits' => 0.0, 'minutes' => Price::minutes($house, $now, $plan, $boardOpen)];
             }
         }
         usort($candidates, static fn (array $a, array $b): int => [$a['minutes'], $a['plan']->id] <=> [$b['minutes'], $b['plan']->id]);

@@ -80,20 +80,7 @@ final readonly class DiagnosisViews
     public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions): PredictionView
     {
         $expectation = new Expectation(Predictor::sound($house, $measurement), $measurement->instrument);
-        $loop = [];
-        foreach (array_keys(CurrentLoop::of($house, $measurement)) as $element) {
-            $owner = explode('/', $element)[0];
-            if (isset($house->parts[$owner])) {
-                $loop[] = $owner;
-            }
-            foreach ($house->cables[$owner]->cores ?? [] as $core) {
-                if ($core->element() === $element) {
-                    foreach ($core->ends as $terminal) {
-                        $loop[] = null === $terminal ? '' : $house->partOf($terminal)->id;
-                    }
-                }
-            }
-        }
+        $loop = $this->loop($house, $measurement);
 
         return new PredictionView(
             Diagnosis::where($house, $measurement),
@@ -101,8 +88,26 @@ final readonly class DiagnosisViews
             $expectation->range(),
             $this->outcomes($house, $measurement, $ranking),
             $cautions,
-            array_values(array_unique(array_filter($loop, static fn (string $part): bool => '' !== $part))),
+            $loop,
         );
+    }
+
+    /** @return list<string> "part|role" of both ends of every core that the test current passes */
+    private function loop(House $house, Measurement $measurement): array
+    {
+        $shares = CurrentLoop::of($house, $measurement);
+        $ends = [];
+        foreach ($house->cables as $cable) {
+            foreach ($cable->cores as $core) {
+                foreach (isset($shares[$core->element()]) ? $core->ends : [] as $terminal) {
+                    if (null !== $terminal) {
+                        $ends[$house->partOf($terminal)->id.'|'.$core->role->value] = true;
+                    }
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($ends));
     }
 
     /**

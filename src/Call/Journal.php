@@ -197,6 +197,23 @@ final readonly class Journal
         return $last;
     }
 
+    /** Whether the last thing measured was measured inside the board, so that its cover is off. */
+    public function isBoardOpen(): bool
+    {
+        $readings = $this->readings();
+        $last = [] === $readings ? null : $readings[\count($readings) - 1]->connection;
+        if (null === $last || null === $this->house) {
+            return false;
+        }
+        foreach ($last->terminals as $terminal) {
+            if (null !== $this->house->joint($terminal) || 'board' === $this->house->places[$this->house->partOf($terminal)->place]->kind) {
+                return true;
+            }
+        }
+
+        return [] !== $last->around;
+    }
+
     /** The stage that the call has come to. */
     public function stage(): string
     {

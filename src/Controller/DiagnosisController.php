@@ -53,7 +53,7 @@ final readonly class DiagnosisController
         $ranking = $this->diagnosis->rank($journal);
         $now = $journal->state();
 
-        return Answer::of(array_map(fn (array $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), $this->diagnosis->nextTests($house, $ranking, $now)));
+        return Answer::of(array_map(fn (array $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen())));
     }
 
     #[Route('/api/calls/{id}/predictions', methods: ['POST'])]

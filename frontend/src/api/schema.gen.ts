@@ -434,7 +434,7 @@ export interface components {
             range: string;
             outcomes: components["schemas"]["OutcomeView"][];
             cautions: string[];
-            /** @description Parts that the test current passes, most of it first. */
+            /** @description "part|role" of both ends of every core that the test current passes. */
             loop: string[];
         };
         /** @description A proof of dead at a place. */

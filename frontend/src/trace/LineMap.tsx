@@ -63,10 +63,10 @@ function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSel
             )}
             {way.group !== null && way.group !== way.device && <path d={`M12 ${placed.top - 2}V${placed.top + placed.height - 8}`} className="stroke-soft" strokeWidth={3} />}
             {placed.stops.map((stop) => (
-                <Strands key={stop.stop.part} stop={stop} map={map} way={placed} looped={loop.has(stop.stop.part) && (stop.stop.after === null ? way.terminals.some((t) => loop.has(t.id.split('.')[0] ?? '')) : loop.has(stop.stop.after))} />
+                <Strands key={stop.stop.part} stop={stop} map={map} way={placed} loop={loop} />
             ))}
             {way.returns.map((back) =>
-                back.from === null || back.to !== null ? null : ['L', 'N', 'E'].map((role) => <Conductor key={back.from + role} d={ringBack(placed, back.from ?? '', role)} role={role} map={map} status={statusAt(map, placed.stops.find((each) => each.stop.part === back.from), role)} />),
+                back.from === null || back.to !== null ? null : ['L', 'N', 'E'].map((role) => <Conductor key={back.from + role} d={ringBack(placed, back.from ?? '', role)} role={role} map={map} status={statusAt(map, placed.stops.find((each) => each.stop.part === back.from), role)} looped={loop.has(`${back.from}|${role}`)} />),
             )}
             <Target label={`Way: ${title}`} pressed={chosen} act={() => onSelect({ kind: 'way', id: way.circuit })}>
                 <title>{title}</title>
@@ -83,12 +83,12 @@ function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSel
                 <Stop key={stop.stop.part} placed={stop} map={map} suspected={suspected.has(stop.stop.place)} proved={proved.get(stop.stop.place)} chosen={selected?.kind === 'stop' && selected.id === stop.stop.part} onSelect={onSelect} />
             ))}
             {atBoard.map((probe, at) => (
-                <Probe key={probe.lead} lead={probe.lead} x={size.left + size.board + 4 + 24 * at} y={y + offset(way.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} />
+                <Probe key={probe.lead} lead={probe.lead} x={size.left + size.board + (at % 2 === 0 ? 2 : 26)} y={y + offset(way.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? 1 : -1} />
             ))}
             {placed.stops.map((stop) =>
                 probes
                     .filter((probe) => probe.terminal.startsWith(`${stop.stop.part}.`))
-                    .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at - 0.5) * 22} y={stop.y + offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} />),
+                    .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at % 2 === 0 ? -6 : 6)} y={stop.y + 1.25 * offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? -1 : 1} />),
             )}
         </g>
     );
@@ -123,13 +123,13 @@ function Conductor({ d, role, map, status, looped = false }: { d: string; role: 
     );
 }
 
-function Strands({ stop, map, way, looped }: { stop: PlacedStop; map: MapData; way: PlacedWay; looped: boolean }) {
+function Strands({ stop, map, way, loop }: { stop: PlacedStop; map: MapData; way: PlacedWay; loop: Set<string> }) {
     const roles = [...new Set(stop.stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
     // A cable whose length nobody measured or saw is drawn with a gap mark: the order is as surveyed, the length is not known.
     return (
         <g>
             {roles.map((role) => (
-                <Conductor key={role} d={strand(stop, role)} role={role} map={map} status={statusAt(map, stop, role)} looped={looped} />
+                <Conductor key={role} d={strand(stop, role)} role={role} map={map} status={statusAt(map, stop, role)} looped={loop.has(`${stop.stop.part}|${role}`) && (stop.stop.after === null || loop.has(`${stop.stop.after}|${role}`))} />
             ))}
             {stop.stop.assumed && stop.from.y === stop.y && <text x={(stop.from.x + stop.x) / 2} y={way.y + stop.stop.row * size.row - 13} textAnchor="middle" aria-hidden="true" className="fill-soft text-[11px]">~</text>}
         </g>
@@ -143,13 +143,13 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: Pl
     return (
         <Target label={`${stop.name}: ${words}${proved ? `, proved dead here at ${proved}` : ''}${suspected ? ', under suspicion' : ''}`} pressed={chosen} act={() => onSelect({ kind: 'stop', id: stop.part })}>
             <title>{stop.name}</title>
-            <rect x={x - 46} y={y - 34} width={92} height={62} fill="transparent" />
-            {suspected && <rect x={x - 22} y={y - 25} width={44} height={50} rx={12} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
+            <rect x={x - 46} y={stop.row === 0 ? y - 38 : y - 24} width={92} height={60} fill="transparent" />
+            {suspected && <rect x={x - 20} y={y - 22} width={40} height={44} rx={10} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
             <rect x={x - size.box / 2} y={y - size.boxHeight / 2} width={size.box} height={size.boxHeight} rx={stop.kind === 'light' ? 15 : stop.kind === 'switch' ? 0 : 5} className="fill-sheet stroke-current" strokeWidth={chosen ? 3.2 : 1.4} />
             {roles.map((role) => (
                 <circle key={role} cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
             ))}
-            <text x={x} y={y - 25} textAnchor="middle" className="fill-current text-[12px]">
+            <text x={x} y={stop.row === 0 ? y - 27 : y + 31} textAnchor="middle" className="fill-current text-[12px]">
                 {short(stop.name, 14)}
             </text>
             {proved && (
@@ -161,11 +161,12 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: Pl
     );
 }
 
-function Probe({ lead, x, y }: { lead: string; x: number; y: number }) {
+/** A probe with its tip on the terminal, from the left or from the right. */
+function Probe({ lead, x, y, side }: { lead: string; x: number; y: number; side: 1 | -1 }) {
     return (
         <g aria-hidden="true" className="pointer-events-none">
-            <path d={`M${x} ${y}l-11 -18l11 -13l11 13z`} fill="#ffd60a" stroke="#16243b" strokeWidth={1.8} />
-            <text x={x} y={y - 13} textAnchor="middle" fill="#16243b" className="text-[12px] font-bold">
+            <path d={`M${x} ${y}l${side * 15} -10l${side * 13} 10l${-side * 13} 10z`} fill="#ffd60a" stroke="#16243b" strokeWidth={1.8} />
+            <text x={x + side * 15} y={y + 4} textAnchor="middle" fill="#16243b" className="text-[12px] font-bold">
                 {lead}
             </text>
         </g>

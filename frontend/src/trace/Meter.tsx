@@ -40,10 +40,10 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
         });
     };
     return (
-        <section aria-label="Tester" className="grid gap-x-6 gap-y-3 border-t border-ink bg-sheet p-3 md:grid-cols-[10rem_minmax(0,1fr)_minmax(0,1fr)]">
-            <div role="radiogroup" aria-label="Tester in hand" className="flex gap-1 overflow-x-auto md:flex-col md:gap-0">
+        <section aria-label="Tester" className="grid gap-x-6 gap-y-1 border-t border-ink bg-sheet px-4 pt-1 pb-2 md:grid-cols-2">
+            <div role="radiogroup" aria-label="Tester in hand" className="-mx-4 flex overflow-x-auto border-b border-line px-3 md:col-span-2">
                 {instruments.map((each) => (
-                    <button key={each.slug} type="button" role="radio" aria-checked={each.slug === instrument.slug} onClick={() => onInstrument(each.slug)} className={`min-h-11 shrink-0 px-2 text-left md:min-h-8 ${each.slug === instrument.slug ? 'border-l-4 border-ink bg-paper font-bold' : 'border-l-4 border-transparent'}`}>
+                    <button key={each.slug} type="button" role="radio" aria-checked={each.slug === instrument.slug} onClick={() => onInstrument(each.slug)} className={`min-h-11 shrink-0 border-b-4 px-2 ${each.slug === instrument.slug ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
                         {each.words}
                     </button>
                 ))}

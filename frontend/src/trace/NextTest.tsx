@@ -63,7 +63,7 @@ export function Outcomes({ outcomes }: { outcomes: Schemas['OutcomeView'][] }) {
     return (
         <dl className="mt-2 text-sm">
             {outcomes.map((outcome) => (
-                <div key={outcome.shows} className="grid grid-cols-[7.5rem_1fr] gap-x-3">
+                <div key={outcome.shows} className="grid grid-cols-[6.5rem_1fr] gap-x-3">
                     <dt className="font-mono font-bold">{outcome.shows}</dt>
                     <dd>
                         {outcome.cause} <span className="text-soft">({percent(outcome.probability)} %)</span>

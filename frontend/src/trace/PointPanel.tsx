@@ -20,7 +20,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
     const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
-    const terminals = stop?.terminals ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => terminal.role !== 'L' && terminal.key === 't1')] : []);
+    const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => terminal.role !== 'L' && terminal.key === 't1')] : []);
     const clamps = instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
     const first = probes.length;
     const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];

@@ -6,15 +6,16 @@ import { Button, percent } from '../ui/parts';
 /** What still fits, likeliest first, with what speaks for and against it and how far it moved with the last reading. */
 export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['RankingView']; onAccept: (suspect: Schemas['SuspectView']) => void; onLook: (places: string[]) => void }) {
     const before = usePrevious(ranking);
+    const leading = ranking.suspects.find((suspect) => suspect.class !== '')?.id;
     return (
         <section aria-label="What still fits">
             <h2 className="border-b border-ink pb-1 font-bold">
                 What still fits, after {ranking.readings} {ranking.readings === 1 ? 'reading' : 'readings'}
             </h2>
             <ol className="divide-y divide-line">
-                {ranking.suspects.map((suspect, at) => (
+                {ranking.suspects.map((suspect) => (
                     <li key={suspect.id} className="py-3">
-                        <Disclosure defaultOpen={at === 0}>
+                        <Disclosure defaultOpen={suspect.id === leading}>
                             <DisclosureButton className="grid w-full grid-cols-[3.4rem_1fr] text-left" onClick={() => onLook(suspect.places)}>
                                 <span className="font-mono text-xl font-bold">
                                     {percent(suspect.probability)}
@@ -30,7 +31,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                                 </span>
                             </DisclosureButton>
                             <DisclosurePanel className="mt-2 space-y-2 pl-[3.4rem] text-sm">
-                                {suspect.where.length > 1 && <p>Also {suspect.where.slice(1).join('; ')}{suspect.moreWhere > 0 ? ` and ${suspect.moreWhere} more` : ''}.</p>}
+                                {suspect.where.length > 1 && <p>Also {suspect.where.slice(1, 4).join('; ')}{suspect.where.length + suspect.moreWhere > 4 ? `; and ${suspect.where.length + suspect.moreWhere - 4} more` : ''}.</p>}
                                 <ul className="space-y-1">
                                     {suspect.reasons.slice(0, 5).map((reason) => (
                                         <li key={reason.observation} className="grid grid-cols-[1.2rem_1fr]">

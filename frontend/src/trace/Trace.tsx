@@ -89,7 +89,9 @@ export function Trace({ detail }: { detail: Detail }) {
             observe.mutate({ kind: 'done', payload: { changes: test.changes.map(({ operation, subject, value }) => ({ operation, subject, value })) } }, { onSuccess: then });
         }
     };
-    const suspectedPlaces = new Set(looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? []);
+    const places = looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? [];
+    // A cause that could be nearly anywhere marks nothing: marks everywhere say no more than none.
+    const suspectedPlaces = new Set(places.length <= 8 ? places : []);
     const words = leads.length === 0 ? (setUp.around.length === 0 ? [] : [clampWords(map.data, setUp.around)]) : leads.flatMap((lead, at) => (setUp.terminals[at] ? [`${lead} on ${names.get(setUp.terminals[at]) ?? setUp.terminals[at]}`] : []));
     const probes = leads.length === 0 ? [] : leads.flatMap((lead, at) => (setUp.terminals[at] ? [{ lead, terminal: setUp.terminals[at] }] : []));
     const shown = (which: Pane) => (pane === which ? '' : 'max-lg:hidden');
@@ -104,13 +106,13 @@ export function Trace({ detail }: { detail: Detail }) {
                 ))}
             </div>
             <div className={`min-w-0 lg:flex lg:min-h-0 lg:flex-col ${shown('map')}`}>
-                <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-4 py-1 text-sm">
+                <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-1 text-sm">
                     <span className="font-bold">Main switch {map.data.mainOn ? 'on' : 'off'}</span>
                     <span className="text-soft">{map.data.supply}</span>
-                    <span className="text-soft max-sm:hidden">━ expected live &nbsp; ╍ may be live &nbsp; <span className="opacity-60">─</span> expected dead, not proved &nbsp; ~ length assumed</span>
+                    <span className="text-soft max-xl:hidden">━ expected live &nbsp;╍ may be live &nbsp;─ expected dead, not proved &nbsp;~ length assumed</span>
                     <span className="grow" />
                     <Button look="quiet" onClick={() => setStateOpen(true)}>
-                        Switches, loads, neutrals
+                        Switch, lift
                     </Button>
                 </div>
                 <div className="overflow-auto max-lg:max-h-[55dvh] lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">

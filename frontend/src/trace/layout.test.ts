@@ -14,8 +14,8 @@ describe('place', () => {
     it('puts ways below one another by the rows they need', () => {
         const placed = place([way({ circuit: 'a', stops: [stop('a1', 0, 0, null), stop('a2', 0, 1, 'a1')] }), way({ circuit: 'b', stops: [stop('b1', 0, 0, null)] })]);
         const [a, b] = placed.ways;
-        expect(a?.height).toBe(2 * 66 + 10);
-        expect(b?.y).toBe((a?.y ?? 0) + 2 * 66 + 10);
+        expect(a?.height).toBe(2 * 62 + 20);
+        expect(b?.y).toBe((a?.y ?? 0) + 2 * 62 + 20);
         expect(placed.height).toBeGreaterThan((b?.y ?? 0) + 30);
     });
 

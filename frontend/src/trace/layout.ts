@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 type Way = Schemas['WayView'];
 
 /** Sizes of the line map, px. */
-export const size = { board: 168, left: 26, column: 94, row: 66, box: 30, boxHeight: 36, spread: 8, gap: 10, heading: 30, returnDrop: 12 };
+export const size = { board: 168, left: 26, column: 94, row: 62, box: 30, boxHeight: 36, spread: 8, gap: 10, heading: 30, returnDrop: 12 };
 
 export interface Spot {
     x: number;
@@ -46,8 +46,8 @@ export function place(ways: Way[]): Placed {
         group = way.group;
         top += heading === null ? 0 : size.heading;
         const rows = 1 + Math.max(0, ...way.stops.map((stop) => stop.row));
-        const height = rows * size.row + (way.ring ? size.returnDrop : 0) + size.gap;
-        const y = top + 38;
+        const height = rows * size.row + (way.ring ? size.returnDrop : 0) + (rows > 1 ? 10 : 0) + size.gap;
+        const y = top + 42;
         const at = new Map(way.stops.map((stop) => [stop.part, { x: edge + 58 + stop.column * size.column, y: y + stop.row * size.row }]));
         const stops = way.stops.map((stop): PlacedStop => {
             const spot = at.get(stop.part) ?? { x: edge, y };

@@ -26,7 +26,7 @@ final readonly class PredictionView
         public array $outcomes,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cautions,
-        #[OA\Property(type: 'array', description: 'Parts that the test current passes, most of it first.', items: new OA\Items(type: 'string'))]
+        #[OA\Property(type: 'array', description: '"part|role" of both ends of every core that the test current passes.', items: new OA\Items(type: 'string'))]
         public array $loop,
     ) {
     }

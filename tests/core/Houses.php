@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests;
+
+use YellowProbe\Diagnosis\Rates;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseDraft;
+
+/** Small houses whose figures can be worked by hand: no joint resistance, 15 m runs, service 0.06 Ω. */
+final class Houses
+{
+    /** Two circuits of one 15 m run of 2.5/1.5 mm² each behind one residual device of 2 mΩ per pole; tails 3 mΩ. */
+    public static function twoCircuits(string $system = 'TN-C-S', float $filterNanofarads = 0.0): House
+    {
+        $draft = (new HouseDraft('Two circuits', ['system' => $system, 'lineOhms' => 0.06, 'neutralOhms' => 0.06, 'outsideVolts' => 0.0, 'protectiveOhms' => 0.3, 'electrodeOhms' => 80.0, 'starElectrodeOhms' => 'TT' === $system ? 2.0 : 1.0, 'linkOhms' => 1e-6], 2))
+            ->residualDevice('rcd', 'Device')
+            ->way('one', 'One', 'radial', 16)
+            ->way('two', 'Two', 'radial', 16)
+            ->sockets('one', [['s1', 'Socket one', 'Room', 15.0]])
+            ->sockets('two', [['s2', 'Socket two', 'Room', 15.0]])
+            ->appliance('load1', 'Load one', 's1.front', ['watts' => 2300, 'filterNanofarads' => $filterNanofarads], 'off')
+            ->appliance('load2', 'Load two', 's2.front', ['watts' => 2300], 'off');
+
+        return self::withoutJoints($draft);
+    }
+
+    /** A ring of four points with legs of 10 m, three lights on another way, and a stair light on two switches. */
+    public static function ringAndLights(): House
+    {
+        return (new HouseDraft('Ring and lights', ['system' => 'TN-C-S', 'lineOhms' => 0.08, 'neutralOhms' => 0.08, 'outsideVolts' => 1.5, 'bondingOhms' => 10.0], 4))
+            ->residualDevice('rcd-a', 'Device A')
+            ->way('ring', 'Ring', 'ring', 32)
+            ->way('low', 'Lights below', 'lighting', 6)
+            ->residualDevice('rcd-b', 'Device B')
+            ->way('up', 'Lights above', 'lighting', 6)
+            ->sockets('ring', [['a', 'Point a', 'Kitchen', 10.0], ['b', 'Point b', 'Kitchen', 10.0], ['c', 'Point c', 'Hall', 10.0], ['d', 'Point d', 'Hall', 10.0]], 10.0)
+            ->spur('ring', 'b', 'spur', 'Spur', 'Porch', 5.0)
+            ->lights('low', [['l1', 'Hall light', 'Hall', 6.0, 4.0], ['l2', 'Kitchen light', 'Kitchen', 6.0, 4.0]])
+            ->twoWayLight('low', 'l1', 'stair', 'Stair light', 'Landing', 5.0, ['foot', 'Foot switch', 'Hall'], ['head', 'Head switch', 'Landing'])
+            ->lights('up', [['u1', 'Landing light', 'Landing', 9.0, 4.0], ['u2', 'Bedroom light', 'Bedroom', 6.0, 4.0]])
+            ->appliance('kettle', 'Kettle', 'b.front', ['watts' => 2300], 'off')
+            ->appliance('fridge', 'Fridge', 'a.front', ['watts' => 100, 'filterNanofarads' => 10])
+            ->house();
+    }
+
+    public static function rates(): Rates
+    {
+        /** @var array<string, mixed> $raw */
+        $raw = json_decode((string) file_get_contents(__DIR__.'/../../config/prior-rates.json'), true, 16, \JSON_THROW_ON_ERROR);
+
+        return new Rates(new Attributes($raw, ''));
+    }
+
+    private static function withoutJoints(HouseDraft $draft): House
+    {
+        $document = $draft->document();
+        /** @var array<string, array<string, mixed>> $cables */
+        $cables = $document['cables'];
+        foreach ($cables as $id => $cable) {
+            $cables[$id]['jointOhms'] = 0;
+        }
+        foreach (['rcd-nbar-link', 'rcd-l', 'rcd-n', 'way1-feed', 'way2-feed', 'earthing'] as $id) {
+            $cables[$id]['ohms'] = 1e-6;
+        }
+        $document['cables'] = $cables;
+        /** @var array<string, array<string, mixed>> $parts */
+        $parts = $document['parts'];
+        $parts['rcd']['poleOhms'] = 0.002;
+        $parts['main']['poleOhms'] = 1e-6;
+        foreach (['s1', 's2'] as $socket) {
+            $parts[$socket]['contactOhms'] = 1e-6;
+        }
+        $document['parts'] = $parts;
+
+        return House::fromDocument($document);
+    }
+}
