@@ -59,7 +59,10 @@ final class Ranker
             $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($sound->each[$at]));
         }
 
-        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each), $each, [1.0], $sound->spread);
+        // What it costs to move the shared factors is paid here as well as by the sound house.
+        $moved = $sound->log - array_sum($sound->each);
+
+        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each) + $moved, $each, [1.0], $sound->spread);
     }
 
     /** @param list<LikelihoodResult> $bySeverity at least one */

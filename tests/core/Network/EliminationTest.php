@@ -98,7 +98,7 @@ final class EliminationTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        foreach (range(1, 12) as $seed) {
+        foreach (range(1, 8) as $seed) {
             yield "seed $seed" => [$seed];
         }
     }
@@ -106,7 +106,7 @@ final class EliminationTest extends TestCase
     #[DataProvider('seeds')]
     public function testExactRationalsAgree(int $seed): void
     {
-        $network = self::random($seed, 14, 11, 1);
+        $network = self::random($seed, 12, 11, 1);
         $datum = $network->node('n0');
         $solution = Elimination::of($network, $datum)->solve();
         foreach (ExactSolver::volts($network, $datum) as $node => $volts) {

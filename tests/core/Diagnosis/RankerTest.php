@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Expectation;
+use YellowProbe\Diagnosis\Fit;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Liveness;
+use YellowProbe\Diagnosis\NextTest;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Specimen;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+final class RankerTest extends TestCase
+{
+    private static House $house;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$house = Houses::ringAndLights();
+    }
+
+    /** @return iterable<string, array{string, string, float|null, list<string>, list<string>, string}> kind, site, ohms, symptoms, tests, what must lead */
+    public static function hidden(): iterable
+    {
+        yield 'reversed pair' => ['line-neutral-reversed', 'c', null, ['none'], ['plug-in-check:c.front', 'polarity-live:c.front:N-E'], 'line-neutral-reversed|c'];
+        yield 'open cpc on a lighting radial' => ['open-cpc', 'low-r2/E@1', null, ['tingle'], ['r1-r2:l1', 'r1-r2:l2'], 'open-cpc|low-r2/E@'];
+        yield 'neutral touches earth' => ['neutral-earth-fault', 'c', 0.3, ['residual-trip'], ['insulation:ring:N–E', 'insulation:low:N–E', 'zs:c.front:L-N'], 'neutral-earth-fault|'];
+        yield 'borrowed neutral' => ['borrowed-neutral', 'stair~up', null, ['residual-trip'], ['residual-pair:stair:low', 'residual-pair:stair:up', 'residual-pair:u1:up'], 'borrowed-neutral|stair~up'];
+        yield 'joined neutrals' => ['joined-neutrals', 'low~up', 0.02, ['residual-trip'], ['residual-pair:stair:low', 'residual-pair:u1:low', 'neutral-to-neutral:low:up'], 'joined-neutrals|low~up'];
+        yield 'high-resistance joint' => ['high-resistance-joint', 'up-r2/L@2', 2.5, ['flicker'], ['r1-r2:u1', 'r1-r2:u2'], 'high-resistance-joint|up-r2/'];
+    }
+
+    /**
+     * @param list<string> $symptoms
+     * @param list<string> $tests
+     */
+    #[DataProvider('hidden')]
+    public function testTheHiddenFaultComesOut(string $kind, string $site, ?float $ohms, array $symptoms, array $tests, string $leads): void
+    {
+        $truth = Fault::at(self::$house, $kind, $site, $ohms)->change(self::$house);
+        $ranking = self::rank($truth, $tests, $symptoms);
+        $named = array_values(array_filter($ranking->suspects(), static fn ($suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
+        $top = $named[0];
+
+        self::assertTrue(str_starts_with($top->lead()->hypothesis->id, $leads), $top->lead()->hypothesis->id.' leads');
+        // Of the causes that have a name; what has none keeps an honest share after two or three readings.
+        self::assertGreaterThan(0.6, $top->probability / (1.0 - $ranking->probability(Hypothesis::ELSE)));
+        self::assertNotEmpty($top->reasons());
+        self::assertGreaterThan(0.0, $top->reasons()[0]['nats']);
+        self::assertGreaterThan(0.0, $ranking->probability($kind.'|'.$site));
+    }
+
+    public function testASoundHouseIsNotAccused(): void
+    {
+        $ranking = self::rank(null, ['plug-in-check:a.front', 'zs:c.front:L-E', 'r1-r2:u2', 'insulation:low:N–E', 'residual-clamp:rcd-a'], ['none']);
+
+        self::assertSame(Hypothesis::SOUND, $ranking->suspects()[0]->lead()->hypothesis->id);
+    }
+
+    public function testTheOrderOfEntryDoesNotMatterAndProbabilitiesSumToOne(): void
+    {
+        $truth = Fault::at(self::$house, 'borrowed-neutral', 'stair~up')->change(self::$house);
+        $evidence = self::evidence($truth, ['residual-pair:stair:low', 'residual-pair:u1:up', 'zs:a.front:L-E', 'r1-r2:c', 'r1-r2:d']);
+        $one = Ranker::rank(self::space(['residual-trip']), $evidence);
+        $other = Ranker::rank(self::space(['residual-trip']), array_reverse($evidence));
+
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn ($standing): float => $standing->probability, $one->standings)), 1e-12);
+        foreach ($one->standings as $at => $standing) {
+            self::assertSame($standing->hypothesis->id, $other->standings[$at]->hypothesis->id);
+            self::assertSame($standing->probability, $other->standings[$at]->probability);
+        }
+    }
+
+    public function testReadingsOnOneCableShareItsLength(): void
+    {
+        // Every R1+R2 of the ring 25 % high: with a length that is only assumed that is one long cable, not four faults.
+        $house = self::$house;
+        $evidence = [];
+        foreach (['a', 'b', 'c', 'd'] as $at => $point) {
+            $measurement = TestCatalogue::plans($house)["r1-r2:$point"]->measurement;
+            $value = 1.25 * (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read()->value;
+            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse(\sprintf('%.2f', $value), $measurement->instrument), Predictor::table($house, $measurement, self::space(['none'])), $point);
+        }
+        $ranking = Ranker::rank(self::space(['none']), $evidence);
+
+        self::assertSame(Hypothesis::SOUND, $ranking->suspects()[0]->lead()->hypothesis->id);
+        self::assertGreaterThan(0.4, $ranking->suspects()[0]->probability);
+    }
+
+    public function testOneBlunderDoesNotDecide(): void
+    {
+        $house = self::$house;
+        $evidence = self::evidence(null, ['r1-r2:a', 'r1-r2:b', 'r1-r2:d', 'zs:c.front:L-E', 'plug-in-check:c.front']);
+        $measurement = TestCatalogue::plans($house)['r1-r2:c']->measurement;
+        $evidence[] = new Evidence('9', $measurement, ReadingParser::parse('640', $measurement->instrument), Predictor::table($house, $measurement, self::space(['none'])), 'c');
+
+        self::assertGreaterThan(0.3, Ranker::rank(self::space(['none']), $evidence)->probability(Hypothesis::SOUND) + Ranker::rank(self::space(['none']), $evidence)->probability(Hypothesis::ELSE));
+    }
+
+    public function testInformationLiesBetweenNothingAndWhatIsUnknown(): void
+    {
+        $space = self::space(['residual-trip']);
+        $ranking = Ranker::rank($space, []);
+        $unknown = 0.0;
+        foreach ($ranking->standings as $standing) {
+            $unknown -= $standing->probability > 0.0 ? $standing->probability * log($standing->probability, 2) : 0.0;
+        }
+        foreach (['plug-in-check:a.front', 'residual-pair:stair:low', 'neutral-to-neutral:low:up', 'insulation:ring:L–N'] as $id) {
+            $measurement = TestCatalogue::plans(self::$house)[$id]->measurement;
+            $bits = NextTest::bits($ranking->standings, Predictor::table(self::$house, $measurement, $space), new Display($measurement->instrument));
+            self::assertGreaterThanOrEqual(0.0, $bits, $id);
+            self::assertLessThanOrEqual(min($unknown, 4.0), $bits, $id);
+        }
+    }
+
+    public function testATestThatCannotTellTwoCausesApartIsWorthNothingAndOneThatCanIsWorthTheBit(): void
+    {
+        $house = self::$house;
+        $space = self::space(['residual-trip']);
+        $pair = array_values(array_filter(Ranker::rank($space, [])->standings, static fn ($standing): bool => \in_array($standing->hypothesis->id, ['borrowed-neutral|stair~up', 'borrowed-neutral|l2~up'], true)));
+        foreach ($pair as $standing) {
+            $standing->probability = 0.5;
+        }
+        $bits = static function (string $id) use ($house, $space, $pair): float {
+            $measurement = TestCatalogue::plans($house)[$id]->measurement;
+
+            return NextTest::bits($pair, Predictor::table($house, $measurement, $space), new Display($measurement->instrument));
+        };
+
+        self::assertCount(2, $pair);
+        self::assertEqualsWithDelta(0.0, $bits('zs:a.front:L-E'), 1e-6);
+        self::assertEqualsWithDelta(0.0, $bits('neutral-to-neutral:low:up'), 1e-6);
+        self::assertGreaterThan(0.85, $bits('residual-pair:stair:up'));
+    }
+
+    public function testAnExpectationFitsItsOwnReading(): void
+    {
+        $measurement = TestCatalogue::plans(self::$house)['zs:c.front:L-E']->measurement;
+        $row = Predictor::sound(self::$house, $measurement);
+        $expectation = new Expectation($row, $measurement->instrument);
+        $fit = static fn (string $typed): Fit => $expectation->fit(ReadingParser::parse($typed, $measurement->instrument));
+
+        self::assertSame(Fit::Fits, $fit($expectation->text()));
+        self::assertSame(Fit::Off, $fit('19.2'));
+        self::assertSame(Fit::Off, $fit('OL'));
+        self::assertStringContainsString(' to ', $expectation->range());
+    }
+
+    public function testTheMapNeverSaysDead(): void
+    {
+        $house = self::$house;
+        $ranking = Ranker::rank(self::space(['residual-trip']), self::evidence(Fault::at($house, 'borrowed-neutral', 'stair~up')->change($house), ['residual-pair:stair:low', 'residual-pair:stair:up']));
+        $on = [new StateChange('set', 'foot', '1'), new StateChange('set', 'head', '1')];
+        $state = State::resting($house)->after(...$on, ...[new StateChange('set', 'way3', 'off'), new StateChange('lift', 'up-r1/N@1')]);
+        $live = Liveness::of($house, $state, $ranking);
+
+        self::assertSame([], array_diff(array_unique($live), [Liveness::LIVE, Liveness::MAY_BE_LIVE, Liveness::EXPECTED_DEAD]));
+        self::assertSame(Liveness::LIVE, $live['a.L']);
+        self::assertSame(Liveness::EXPECTED_DEAD, $live['u1.E']);
+        // A line that floats beside a live neutral takes volts from it: no more than "may be", and no less.
+        self::assertSame(Liveness::MAY_BE_LIVE, $live['u1.L']);
+        // The neutral of the circuit that is off comes live through the lamp that borrows it.
+        self::assertSame(Liveness::MAY_BE_LIVE, $live['u1.N']);
+        self::assertSame(Liveness::MAY_BE_LIVE, $live['up-r1/N@1']);
+    }
+
+    public function testRatesGivenAStory(): void
+    {
+        $rates = Houses::rates();
+        $plain = $rates->given(new Story(['residual-trip']));
+        $changed = $rates->given(new Story(['residual-trip'], ['board-change']));
+
+        self::assertEqualsWithDelta(1.0, array_sum($changed), 1e-12);
+        // 2.5 of 94.9 before; nine times that among (8 + 72 + 27 + 22.5 + 22.5 + 0.9) after.
+        self::assertEqualsWithDelta(2.5 / 94.9, $plain['borrowed-neutral'], 1e-9);
+        self::assertEqualsWithDelta(22.5 / 152.9, $changed['borrowed-neutral'], 1e-9);
+        self::assertSame($rates->given(new Story(['tingle', 'flicker'])), $rates->given(new Story(['flicker', 'tingle'])));
+        $this->expectException(HouseError::class);
+        $rates->given(new Story(['humming']));
+    }
+
+    /**
+     * @param list<string> $symptoms
+     *
+     * @return non-empty-list<Hypothesis>
+     */
+    private static function space(array $symptoms): array
+    {
+        return HypothesisSpace::of(self::$house, Houses::rates(), new Story($symptoms));
+    }
+
+    /**
+     * @param list<string> $tests
+     *
+     * @return list<Evidence> with a tester's noise
+     */
+    private static function evidence(?Change $truth, array $tests): array
+    {
+        $evidence = [];
+        foreach ($tests as $at => $id) {
+            $measurement = TestCatalogue::plans(self::$house)[$id]->measurement;
+            $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
+            $typed = (new Specimen($measurement->instrument, 100 + $at))->display($shown);
+            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse($typed, $measurement->instrument), Predictor::table(self::$house, $measurement, self::space(['none'])), $id);
+        }
+
+        return $evidence;
+    }
+
+    /**
+     * @param list<string> $tests
+     * @param list<string> $symptoms
+     */
+    private static function rank(?Change $truth, array $tests, array $symptoms): Ranking
+    {
+        return Ranker::rank(self::space($symptoms), self::evidence($truth, $tests));
+    }
+}
