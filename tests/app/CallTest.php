@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Entity\Firm;
+use App\Entity\Observation;
+use App\Entity\User;
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\ORM\EntityManagerInterface;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\UuidV7;
+
+final class CallTest extends ApiTestCase
+{
+    public function testTheDemonstrationHasACallAtEachStage(): void
+    {
+        $calls = $this->call('GET', '/api/calls');
+        self::assertSame(['trace', 'put-right', 'closed'], array_column($calls, 'stage'));
+        $closed = $this->call('GET', '/api/calls/'.$this->demoCall('19 Sallow'));
+        self::assertTrue(\in_array(true, array_column((array) $closed['readings'], 'proves'), true));
+    }
+
+    public function testOpeningACallTwiceIsOpeningItOnce(): void
+    {
+        $call = ['id' => (new UuidV7())->toRfc4122(), 'address' => '1 New Street', 'customer' => 'Mr Brack', 'complaint' => 'It hums.', 'visit' => 'fault', 'openedAt' => '2026-11-20T09:00:00Z'];
+        $first = $this->call('POST', '/api/calls', $call, 201);
+        self::assertSame($first, $this->call('POST', '/api/calls', $call, 201));
+        self::assertCount(4, $this->call('GET', '/api/calls'));
+        self::assertSame('/visit', $this->call('POST', '/api/calls', ['id' => (new UuidV7())->toRfc4122(), 'visit' => 'party'] + $call, 422)['pointer']);
+        self::assertSame('/id', $this->call('POST', '/api/calls', ['id' => 'one'] + $call, 422)['pointer']);
+        self::assertSame('/customer', $this->call('POST', '/api/calls', ['id' => (new UuidV7())->toRfc4122(), 'customer' => ' '] + $call, 422)['pointer']);
+        $this->call('POST', '/api/calls', ['id' => (new UuidV7())->toRfc4122(), 'houseId' => (new UuidV7())->toRfc4122()] + $call, 404);
+    }
+
+    public function testACallWithoutAHouseStillTakesReadings(): void
+    {
+        $id = (new UuidV7())->toRfc4122();
+        $this->call('POST', '/api/calls', ['id' => $id, 'address' => '1 New Street', 'customer' => 'Mr Brack', 'complaint' => 'It hums.', 'visit' => 'fault', 'openedAt' => '2026-11-20T09:00:00Z'], 201);
+        $after = $this->observe($id, 'measured', ['instrument' => 'voltmeter-high-z', 'near' => 'the socket behind the piano', 'raw' => '231 V']);
+        self::assertSame('the socket behind the piano', self::at($after, 'readings', 0, 'where'));
+        self::assertFalse(self::at($after, 'readings', 0, 'placed'));
+        $this->call('GET', "/api/calls/$id/ranking", null, 409);
+        self::assertSame('/payload/near', $this->observe($id, 'measured', ['instrument' => 'voltmeter-high-z', 'raw' => '231 V'], 422)['pointer']);
+    }
+
+    public function testARepeatedObservationIsStoredOnceAndAnotherUnderItsIdIsRefused(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $id = (new UuidV7())->toRfc4122();
+        $first = $this->observe($call, 'told', ['text' => 'Also the bell rings.'], 201, $id);
+        $again = $this->observe($call, 'told', ['text' => 'Also the bell rings.'], 201, $id);
+        self::assertSame($first, $again);
+        self::assertSame('/id', $this->observe($call, 'told', ['text' => 'Something else.'], 409, $id)['pointer']);
+        self::assertSame($first, $this->call('GET', "/api/calls/$call"));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, int, string}> payload, status, pointer */
+    public static function badReadings(): iterable
+    {
+        $at = ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []];
+        yield 'wrong unit' => [['instrument' => 'loop-2-wire', 'connection' => $at, 'raw' => '230 V'], 422, '/raw'];
+        yield 'impossible number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '99999'], 422, '/raw'];
+        yield 'ambiguous number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '1,200'], 422, '/raw'];
+        yield 'unknown tester' => [['instrument' => 'dowsing-rod', 'connection' => $at, 'raw' => '1'], 422, '/payload/instrument'];
+        yield 'unknown terminal' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'ghost.E'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals/1'];
+        yield 'too few leads' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals'];
+        yield 'two leads on one terminal' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-L'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals'];
+        yield 'a joint that is not lifted' => [['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => ['lights-up-r1/N@1', 'met.t1'], 'around' => []], 'raw' => '3'], 422, '/payload/connection/terminals/0'];
+        yield 'ohms on live conductors' => [['instrument' => 'low-ohm', 'connection' => $at, 'raw' => '0.4'], 409, '/payload/instrument'];
+    }
+
+    /** @param array<string, mixed> $payload */
+    #[DataProvider('badReadings')]
+    public function testABadReadingIsRefusedAndNothingIsStored(array $payload, int $status, string $pointer): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $before = $this->call('GET', "/api/calls/$call");
+        self::assertSame($pointer, $this->observe($call, 'measured', $payload, $status)['pointer'] ?? '');
+        self::assertSame($before, $this->call('GET', "/api/calls/$call"));
+    }
+
+    public function testAReadingIsJudgedAtOnceAndMovesTheRanking(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $before = $this->call('GET', "/api/calls/$call/ranking");
+        $this->observe($call, 'done', ['changes' => [['operation' => 'set', 'subject' => 'stair-top', 'value' => '1']]]);
+        $around = [];
+        foreach ((array) self::at($this->call('GET', "/api/calls/$call/map"), 'ways') as $way) {
+            if ('lights-low' === self::at((array) $way, 'circuit')) {
+                $around = self::at((array) $way, 'clamps', 0, 'around');
+            }
+        }
+        $after = $this->observe($call, 'measured', ['instrument' => 'leakage-clamp', 'connection' => ['terminals' => [], 'around' => $around], 'raw' => '258 mA']);
+        $reading = self::at($after, 'readings', 4);
+        self::assertSame('off', self::at((array) $reading, 'fit'));
+        self::assertSame('bad', self::at((array) $reading, 'judgements', 0, 'verdict'));
+        self::assertSame(['Put Stair switch, head to position 1'], self::at((array) $reading, 'stateWords'));
+        $ranking = $this->call('GET', "/api/calls/$call/ranking");
+        self::assertSame(5, $ranking['readings']);
+        self::assertSame('Borrowed neutral', self::at($ranking, 'suspects', 0, 'title'));
+        self::assertStringContainsString('Stair light', self::textAt(self::at($ranking, 'suspects', 0, 'where', 0)));
+        self::assertGreaterThan(self::at($before, 'suspects', 0, 'probability'), self::at($ranking, 'suspects', 0, 'probability'));
+        self::assertNotEmpty($this->call('GET', "/api/calls/$call/next-tests"));
+
+        // Withdrawn, the ranking is as it was; the reading stays on the record with its reason.
+        $withdrawn = $this->observe($call, 'withdrawn', ['observation' => self::at((array) $reading, 'id'), 'reason' => 'Jaw not closed.']);
+        self::assertSame('Jaw not closed.', self::at($withdrawn, 'readings', 4, 'withdrawn'));
+        self::assertEquals($before, $this->call('GET', "/api/calls/$call/ranking"));
+    }
+
+    public function testACorrectionStandsBesideTheOriginal(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $reading = self::at($this->call('GET', "/api/calls/$call"), 'readings', 2);
+        $id = self::textAt(self::at((array) $reading, 'id'));
+        self::assertSame('/raw', $this->observe($call, 'corrected', ['observation' => $id, 'raw' => '2 V', 'reason' => 'slip'], 422)['pointer']);
+        $after = $this->observe($call, 'corrected', ['observation' => $id, 'raw' => '24.0', 'reason' => 'Decimal point missed.']);
+
+        self::assertSame('24.0', self::at($after, 'readings', 2, 'raw'));
+        self::assertSame(self::at((array) $reading, 'raw'), self::at($after, 'readings', 2, 'original'));
+        self::assertSame('Decimal point missed.', self::at($after, 'readings', 2, 'corrections', 0, 'reason'));
+        $this->observe($call, 'corrected', ['observation' => (new UuidV7())->toRfc4122(), 'raw' => '1', 'reason' => 'x'], 422);
+    }
+
+    public function testAReadingTakenInWordsIsPlacedLater(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $after = $this->observe($call, 'measured', ['instrument' => 'loop-2-wire', 'near' => 'socket by the stairs', 'raw' => '0.44']);
+        $id = self::textAt(self::at($after, 'readings', 4, 'id'));
+        self::assertSame(4, $this->call('GET', "/api/calls/$call/ranking")['readings']);
+        $this->observe($call, 'placed', ['observation' => $id, 'connection' => ['terminals' => ['rl-hall.front-L', 'ghost.L'], 'around' => []]], 422);
+        $placed = $this->observe($call, 'placed', ['observation' => $id, 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []]]);
+        self::assertTrue(self::at($placed, 'readings', 4, 'placed'));
+        self::assertSame(5, $this->call('GET', "/api/calls/$call/ranking")['readings']);
+    }
+
+    public function testIsolationIsTakenInOrderAndAProofLapses(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertStringContainsString('First: Warn', self::textAt($this->observe($call, 'isolation', ['step' => 'sources'], 409)['detail']));
+        foreach (['warn', 'sources', 'reference', 'loads'] as $step) {
+            $this->observe($call, 'isolation', ['step' => $step]);
+        }
+        self::assertSame('/payload/skipped', $this->observe($call, 'isolation', ['step' => 'off', 'skipped' => ' '], 422)['pointer']);
+        foreach (['off', 'lock', 'tester-before'] as $step) {
+            $this->observe($call, 'isolation', ['step' => $step]);
+        }
+        self::assertSame('/payload/place', $this->observe($call, 'isolation', ['step' => 'dead'], 422)['pointer']);
+        $this->observe($call, 'isolation', ['step' => 'dead', 'place' => 'p-rl-hall']);
+        $proved = $this->observe($call, 'isolation', ['step' => 'tester-after']);
+        self::assertSame(['place' => 'Hall', 'complete' => true, 'lapsed' => false], array_intersect_key((array) self::at($proved, 'proofs', 0), ['place' => 1, 'complete' => 1, 'lapsed' => 1]));
+        self::assertFalse($this->call('GET', "/api/calls/$call/map")['mainOn']);
+
+        $lifted = $this->observe($call, 'done', ['changes' => [['operation' => 'lift', 'subject' => 'lights-up-r1/N@1', 'value' => '']]]);
+        self::assertTrue(self::at($lifted, 'proofs', 0, 'lapsed'));
+        $dead = $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'connection' => ['terminals' => ['lights-up-r1/N@1', 'met.t1'], 'around' => []], 'raw' => 'OL']);
+        self::assertStringContainsString('No proof of dead', self::textAt(self::at($dead, 'readings', 4, 'cautions', 0)));
+        $on = [['operation' => 'set', 'subject' => 'main', 'value' => 'on']];
+        self::assertSame('/payload/explained', $this->observe($call, 'done', ['changes' => $on], 409)['pointer']);
+        $this->observe($call, 'done', ['changes' => $on, 'explained' => 'Neutral capped in a connector, way 6 locked.']);
+        self::assertNull(self::at($this->call('GET', "/api/calls/$call"), 'isolation', 0, 'at'));
+    }
+
+    public function testWithoutAReferenceNothingIsCalledProved(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        foreach (['warn' => [], 'sources' => [], 'reference' => ['skipped' => 'no access before'], 'loads' => [], 'off' => [], 'lock' => [], 'tester-before' => [], 'dead' => ['place' => 'board'], 'tester-after' => []] as $step => $more) {
+            $this->observe($call, 'isolation', ['step' => $step] + $more);
+        }
+        self::assertSame('no voltage found, reference not proved', self::at($this->call('GET', "/api/calls/$call"), 'proofs', 0, 'words'));
+    }
+
+    public function testDangerNowNeedsNothingBeforeIt(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $this->observe($call, 'isolation', ['step' => 'danger-now']);
+        self::assertFalse($this->call('GET', "/api/calls/$call/map")['mainOn']);
+    }
+
+    public function testFromTheCauseToTheProof(): void
+    {
+        $call = $this->demoCall('Salter');
+        $this->observe($call, 'closed', ['text' => 'x'], 409);
+        $this->observe($call, 'repaired', ['text' => 'Cpc refitted in the workbench socket.']);
+        $this->observe($call, 'done', ['changes' => array_map(static fn (array $entry): array => ['operation' => $entry['backOperation'], 'subject' => $entry['subject'], 'value' => $entry['backValue']], $this->ledger($call))]);
+        $lathe = ['terminals' => ['w-lathe.front-L', 'w-lathe.front-E'], 'around' => []];
+        $still = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '112 V']);
+        self::assertSame('put-right', self::at($still, 'call', 'stage'));
+        $proved = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '229.4 V']);
+        self::assertSame('hand-over', self::at($proved, 'call', 'stage'));
+        self::assertSame([], self::at($proved, 'call', 'unsafe'));
+        self::assertSame('closed', self::at($this->observe($call, 'closed', ['text' => 'Mr Teague told at the door.']), 'call', 'stage'));
+        $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '230 V'], 409);
+        $this->observe($call, 'told', ['text' => 'He rang: all is well.']);
+    }
+
+    public function testACauseIsAcceptedWithTheRankingFrozen(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertSame('/payload/knowing', $this->observe($call, 'accepted', ['hypothesis' => 'borrowed-neutral|stair~lights-up', 'knowing' => 'felt'], 422)['pointer']);
+        self::assertSame('/payload/hypothesis', $this->observe($call, 'accepted', ['hypothesis' => 'gremlins', 'knowing' => 'seen'], 422)['pointer']);
+        $this->observe($call, 'repaired', ['text' => 'x'], 409);
+        $after = $this->observe($call, 'accepted', ['hypothesis' => 'borrowed-neutral|stair~lights-up', 'knowing' => 'inferred']);
+        $verdict = self::at($after, 'observations', \count((array) $after['observations']) - 1, 'verdict');
+        self::assertSame('P', self::at((array) $verdict, 'class'));
+        self::assertCount(5, (array) self::at((array) $verdict, 'ranking'));
+        self::assertArrayHasKey('engine', (array) self::at((array) $verdict, 'versions'));
+    }
+
+    public function testAnotherFirmsCallAnswersLikeAnUnknownOne(): void
+    {
+        $ours = $this->demoCall('4 Wicket');
+        $entities = self::service(EntityManagerInterface::class);
+        $firm = new Firm(new UuidV7(), 'Other Firm');
+        $stranger = new User(new UuidV7(), $firm, 'other@firm.example', 'Other');
+        $stranger->setPassword('x');
+        $entities->persist($firm);
+        $entities->persist($stranger);
+        $entities->flush();
+        $this->client->loginUser($stranger, 'api');
+
+        self::assertSame([], $this->call('GET', '/api/calls'));
+        $unknown = $this->call('GET', '/api/calls/'.(new UuidV7())->toRfc4122(), null, 404);
+        foreach (['', '/map', '/ranking', '/next-tests'] as $tail) {
+            self::assertSame($unknown, $this->call('GET', "/api/calls/$ours$tail", null, 404));
+        }
+        self::assertSame($unknown, $this->observe($ours, 'told', ['text' => 'x'], 404));
+        self::assertSame($unknown, $this->call('GET', '/api/calls/not-an-id', null, 404));
+    }
+
+    public function testTheDatabaseItselfRefusesToChangeEvidence(): void
+    {
+        $connection = self::service(Connection::class);
+        foreach (['UPDATE observation SET kind = \'seen\'', 'DELETE FROM observation', 'UPDATE house_version SET number = number + 1000', 'DELETE FROM house_version'] as $sql) {
+            try {
+                $connection->executeStatement($sql);
+                self::fail("The database took: $sql");
+            } catch (DriverException $refusal) {
+                self::assertStringContainsString('45000', (string) $refusal->getSQLState());
+            }
+        }
+        self::assertGreaterThan(0, self::service(EntityManagerInterface::class)->getRepository(Observation::class)->count());
+    }
+
+    public function testEveryTableButTheSessionsCarriesTheFirm(): void
+    {
+        $tables = self::service(Connection::class)->fetchFirstColumn('SELECT table_name FROM information_schema.tables t WHERE table_schema = DATABASE() AND NOT EXISTS (SELECT 1 FROM information_schema.columns c WHERE c.table_schema = t.table_schema AND c.table_name = t.table_name AND c.column_name = \'firm_id\') ORDER BY 1');
+        self::assertSame(['doctrine_migration_versions', 'firm', 'session'], $tables);
+    }
+
+    /** @return list<array<string, string>> */
+    private function ledger(string $call): array
+    {
+        $ledger = $this->call('GET', "/api/calls/$call")['ledger'];
+        self::assertIsArray($ledger);
+        self::assertNotEmpty($ledger);
+
+        /** @var list<array<string, string>> $ledger */
+        return array_reverse($ledger);
+    }
+}

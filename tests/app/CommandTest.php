@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Api\OpenApi;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\Console\Tester\CommandTester;
+
+final class CommandTest extends KernelTestCase
+{
+    use Services;
+
+    private const HOUSE = __DIR__.'/../../demo/houses/wicket-lane.json';
+
+    public function testPredict(): void
+    {
+        $tester = $this->command('predict');
+        $tester->execute(['house' => self::HOUSE, '--test' => 'residual-pair:stair:lights-low', '--fault' => ['borrowed-neutral|stair~lights-up'], '--json' => true]);
+        /** @var array{sound: string, shows: string, value: float, kind: string} $result */
+        $result = json_decode($tester->getDisplay(), true, 8, \JSON_THROW_ON_ERROR);
+        // 60 W at 230 V is 261 mA, a little less at the end of the cable.
+        self::assertEqualsWithDelta(0.259, $result['value'], 0.004);
+        self::assertSame('value', $result['kind']);
+        self::assertStringEndsWith('mA', $result['sound']);
+
+        $tester->execute(['house' => self::HOUSE, '--tester' => 'loop-2-wire', '--at' => 'rl-hall.front-L,rl-hall.front-E', '--fault' => ['high-resistance-joint|ring-low-r8/L@1|2', 'high-resistance-joint|ring-low-r7/L@2|2']]);
+        self::assertStringContainsString('With faults:', $tester->getDisplay());
+    }
+
+    public function testRank(): void
+    {
+        $job = tempnam(sys_get_temp_dir(), 'job');
+        self::assertIsString($job);
+        file_put_contents($job, json_encode(['house' => realpath(self::HOUSE), 'symptoms' => ['residual-trip'], 'readings' => [['test' => 'residual-pair:stair:lights-low', 'raw' => '258'], ['test' => 'residual-pair:stair:lights-up', 'raw' => '257 mA']]], \JSON_THROW_ON_ERROR));
+        $tester = $this->command('rank');
+        $tester->execute(['job' => $job, '--json' => true]);
+        /** @var list<array{hypothesis: string, probability: float}> $ranking */
+        $ranking = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+        self::assertSame('borrowed-neutral|stair~lights-up', $ranking[0]['hypothesis']);
+        self::assertGreaterThan(0.9, $ranking[0]['probability']);
+
+        file_put_contents($job, '{"house": "'.realpath(self::HOUSE).'", "readings": [{"test": "no-such-test", "raw": "1"}]}');
+        try {
+            $tester->execute(['job' => $job]);
+            self::fail('It was taken.');
+        } catch (\RuntimeException $error) {
+            self::assertStringContainsString($job, $error->getMessage());
+            self::assertStringContainsString('/readings/0/test', $error->getMessage());
+        } finally {
+            unlink($job);
+        }
+    }
+
+    public function testErrorsNameTheFileAndThePlace(): void
+    {
+        $file = tempnam(sys_get_temp_dir(), 'house');
+        self::assertIsString($file);
+        file_put_contents($file, str_replace('"rl-hall.L"', '"ghost.L"', (string) file_get_contents(self::HOUSE)));
+        try {
+            $this->command('predict')->execute(['house' => $file, '--test' => 'x']);
+            self::fail('It was taken.');
+        } catch (\RuntimeException $error) {
+            self::assertStringContainsString("$file, at /cables/ring-low-r", $error->getMessage());
+            self::assertStringContainsString('ghost.L', $error->getMessage());
+        } finally {
+            unlink($file);
+        }
+        $this->expectExceptionMessage('no such file');
+        $this->command('predict')->execute(['house' => '/nowhere.json']);
+    }
+
+    public function testTheDescriptionOfTheApiIsUpToDate(): void
+    {
+        self::assertSame((string) file_get_contents(__DIR__.'/../../docs/openapi.json'), self::service(OpenApi::class)->json(), 'Run bin/types.');
+    }
+
+    private function command(string $name): CommandTester
+    {
+        return new CommandTester((new Application(self::bootKernel()))->find($name));
+    }
+}
