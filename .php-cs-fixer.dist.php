@@ -14,4 +14,4 @@ return (new PhpCsFixer\Config())
         'global_namespace_import' => false,
     ])
     ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache')
-    ->setFinder((new PhpCsFixer\Finder())->in([__DIR__.'/core', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/migrations'])->append([__FILE__]));
+    ->setFinder((new PhpCsFixer\Finder())->in([__DIR__.'/core', __DIR__.'/src', __DIR__.'/tests/core', __DIR__.'/tests/app', __DIR__.'/migrations'])->append([__FILE__]));

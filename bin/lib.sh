@@ -87,6 +87,8 @@ ensure_composer() {
 
 ensure_frontend() {
     local modules=$PROJECT/frontend/node_modules build=$PROJECT/public/build now
+    # The end-to-end tests stand beside the other tests and find their libraries through this.
+    ln -sfn ../frontend/node_modules "$PROJECT/tests/node_modules"
     now=$(fingerprint "$PROJECT/frontend/package-lock.json")
     if [ ! -f "$modules/.stamp" ] || [ "$(cat "$modules/.stamp")" != "$now" ]; then
         step "Front-end libraries" npm --prefix "$PROJECT/frontend" ci --no-audit --no-fund

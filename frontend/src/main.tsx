@@ -8,7 +8,10 @@ import './styles.css';
 
 const client = new QueryClient({
     defaultOptions: {
+        // The outbox keeps what could not be sent: an observation must reach it also when the device knows it is offline.
+        mutations: { networkMode: 'always' },
         queries: {
+            networkMode: 'always',
             // A refusal stays a refusal; only what did not arrive is asked for again.
             retry: (count, error) => count < 2 && !(error instanceof Refusal && error.status >= 400 && error.status < 500),
             staleTime: 5_000,

@@ -50,7 +50,7 @@ export default function CallPage() {
     const detail = call.data;
     return (
         <>
-            <div className="no-print border-b border-ink bg-sheet px-4 lg:flex lg:items-center lg:gap-6">
+            <section aria-label="This call" className="no-print border-b border-ink bg-sheet px-4 lg:flex lg:items-center lg:gap-6">
                 <div className="min-w-0 py-2 lg:max-w-sm">
                     <h1 className="truncate font-bold">{detail.call.address}</h1>
                     <p className="truncate text-sm text-soft">{detail.call.customer}</p>
@@ -59,7 +59,7 @@ export default function CallPage() {
                     {stages.map((each) => {
                         const open = missing(each.slug, detail);
                         return (
-                            <NavLink key={each.slug} to={`/calls/${id}/${each.slug}`} title={open === '' ? undefined : `${each.words}: ${open}`} className={({ isActive }) => `flex min-h-11 shrink-0 items-center border-b-4 px-3 ${isActive ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
+                            <NavLink key={each.slug} to={`/calls/${id}/${each.slug}`} title={open === '' ? undefined : `${each.words}: ${open}`} className={({ isActive }) => `relative flex min-h-11 shrink-0 items-center border-b-4 px-3 ${isActive ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
                                 <span aria-hidden="true" className="mr-1.5 text-xs">
                                     {open === '' ? '●' : '○'}
                                 </span>
@@ -69,7 +69,7 @@ export default function CallPage() {
                         );
                     })}
                 </nav>
-            </div>
+            </section>
             {stage === 'hear' && <Hear detail={detail} />}
             {stage === 'make-safe' && <MakeSafe detail={detail} />}
             {stage === 'trace' && <Trace detail={detail} />}

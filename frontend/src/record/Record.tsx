@@ -47,7 +47,7 @@ export function Record({ detail }: { detail: Detail }) {
                     </Part>
                 )}
                 <Part title={after.length > 0 ? 'Readings before the repair' : 'Readings'}>
-                    <Table readings={before} />
+                    <Table readings={before} when="before the repair" />
                 </Part>
                 {accepted && (
                     <Part title="Cause">
@@ -81,7 +81,7 @@ export function Record({ detail }: { detail: Detail }) {
                 )}
                 {after.length > 0 && (
                     <Part title="Readings after the repair">
-                        <Table readings={after} />
+                        <Table readings={after} when="after the repair" />
                         <p className="mt-1 font-bold">{after.some((reading) => reading.proves) ? '● Proved: a test that failed was repeated and passes.' : '▲ Not proved yet: no failed test was repeated.'}</p>
                     </Part>
                 )}
@@ -118,12 +118,12 @@ function stepWords(detail: Detail, each: Detail['observations'][number]): string
     return each.payload.skipped ? `Left out: ${words}. Reason: ${String(each.payload.skipped)}` : words + place;
 }
 
-function Table({ readings }: { readings: Schemas['ReadingView'][] }) {
+function Table({ readings, when }: { readings: Schemas['ReadingView'][]; when: string }) {
     if (readings.length === 0) {
         return <p className="text-soft">None.</p>;
     }
     return (
-        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Readings, scrollable">
+        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Readings ${when}, scrollable`}>
             <table className="w-full border-collapse text-left text-sm">
                 <thead>
                     <tr className="border-b border-ink">
@@ -141,6 +141,7 @@ function Table({ readings }: { readings: Schemas['ReadingView'][] }) {
                             <td className="py-1 pr-3">
                                 {reading.where}
                                 {reading.instrument === 'plug-in-tester' && <span className="text-soft"> (screening)</span>}
+                                {reading.stateWords.length > 0 && <span className="block text-soft">{reading.stateWords.slice(0, 5).join('; ')}{reading.stateWords.length > 5 ? `; and ${reading.stateWords.length - 5} more` : ''}</span>}
                                 {reading.cautions.map((caution) => (
                                     <span key={caution} className="block">▲ {caution}</span>
                                 ))}

@@ -16,8 +16,8 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                 {ranking.suspects.map((suspect) => (
                     <li key={suspect.id} className="py-3">
                         <Disclosure defaultOpen={suspect.id === leading}>
-                            <DisclosureButton className="grid w-full grid-cols-[3.4rem_1fr] text-left" onClick={() => onLook(suspect.places)}>
-                                <span className="font-mono text-xl font-bold">
+                            <DisclosureButton className="grid w-full grid-cols-[4rem_1fr] text-left" onClick={() => onLook(suspect.places)}>
+                                <span className="font-mono text-xl font-bold whitespace-nowrap">
                                     {percent(suspect.probability)}
                                     <span className="text-xs font-normal">%</span>
                                 </span>
@@ -30,7 +30,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                                     <span className="block h-full bg-ink transition-[width] duration-500" style={{ width: `${100 * suspect.probability}%` }} />
                                 </span>
                             </DisclosureButton>
-                            <DisclosurePanel className="mt-2 space-y-2 pl-[3.4rem] text-sm">
+                            <DisclosurePanel className="mt-2 space-y-2 pl-16 text-sm">
                                 {suspect.where.length > 1 && <p>Also {suspect.where.slice(1, 4).join('; ')}{suspect.where.length + suspect.moreWhere > 4 ? `; and ${suspect.where.length + suspect.moreWhere - 4} more` : ''}.</p>}
                                 <ul className="space-y-1">
                                     {suspect.reasons.slice(0, 5).map((reason) => (

@@ -116,7 +116,7 @@ export function day(at: string): string {
 
 export function percent(probability: number): string {
     if (probability > 0 && probability < 0.01) {
-        return '< 1';
+        return '<1';
     }
-    return probability > 0.99 && probability < 1 ? '> 99' : String(Math.round(100 * probability));
+    return probability > 0.99 && probability < 1 ? '>99' : String(Math.round(100 * probability));
 }

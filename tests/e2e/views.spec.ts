@@ -1,0 +1,67 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { login } from './app';
+
+const views: { name: string; open: (page: Page) => Promise<void> }[] = [
+    { name: 'calls', open: async (page) => void (await page.getByText('19 Sallow Court').waitFor()) },
+    { name: 'hear', open: (page) => stage(page, '4 Wicket Lane', 'Hear', 'On to covers-on tests') },
+    { name: 'make safe', open: (page) => stage(page, '4 Wicket Lane', 'Make safe', 'Isolate and prove') },
+    { name: 'trace', open: (page) => stage(page, '4 Wicket Lane', 'Trace', 'Main switch on') },
+    { name: 'put right', open: (page) => stage(page, 'Salter’s Hill', 'Put right', 'Store the repair') },
+    { name: 'record', open: (page) => stage(page, '19 Sallow Court', 'Hand over', 'Print, A4') },
+];
+
+async function stage(page: Page, address: string, name: string, ready: string): Promise<void> {
+    await page.getByText(address).last().click();
+    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: new RegExp(name) }).click();
+    await page.getByText(ready).first().waitFor();
+}
+
+for (const mode of ['light', 'dark'] as const) {
+    for (const width of [1280, 390]) {
+        test(`nothing for axe to find, and nothing wider than the page: ${mode}, ${width} px`, async ({ browser }) => {
+            const context = await browser.newContext({ colorScheme: mode, viewport: { width, height: width === 390 ? 844 : 800 } });
+            const page = await context.newPage();
+            await page.goto('/');
+            await expect(page.getByRole('button', { name: 'Log in' })).toBeVisible();
+            expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+            await login(page);
+            for (const view of views) {
+                await page.goto('/');
+                await view.open(page);
+                await page.waitForLoadState('networkidle');
+                const found = (await new AxeBuilder({ page }).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`);
+                expect(found, view.name).toEqual([]);
+                const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+                expect(overflow, `${view.name} is wider than the page`).toBeLessThanOrEqual(0);
+            }
+            await context.close();
+        });
+    }
+}
+
+test('the line map is drawn from the house and never says that anything is dead', async ({ page }) => {
+    await login(page);
+    await stage(page, '4 Wicket Lane', 'Trace', 'Main switch on');
+    const map = page.getByRole('group', { name: 'Line map of the house' });
+    await expect(map.getByRole('button', { name: /^Way: / })).toHaveCount(7);
+    await expect(map.getByRole('button', { name: /^Porch: / })).toBeVisible();
+    const labels = await map.getByRole('button').evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label') ?? ''));
+    expect(labels.filter((label) => /\bis dead\b|\bdead\b(?<!expected dead)/.test(label.replaceAll('expected dead', '')))).toEqual([]);
+    expect(labels.some((label) => label.includes('expected live'))).toBe(true);
+});
+
+test('placing two probes from the keyboard alone', async ({ page }) => {
+    await login(page);
+    await stage(page, '4 Wicket Lane', 'Trace', 'Main switch on');
+    await page.getByRole('radio', { name: 'Loop' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: /^Hearth: / }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Lead A on Hearth · L', exact: true }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Lead B on Hearth · E', exact: true }).focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByText('A on Hearth · L → B on Hearth · E')).toBeVisible();
+    await expect(page.getByText('This house should read')).toBeVisible();
+});
