@@ -41,6 +41,20 @@ final readonly class Expectation
             : ReadingFormat::value($low, $this->instrument).' to '.ReadingFormat::value($high, $this->instrument);
     }
 
+    /** Whether another cause's row could not be told from this one by one reading. */
+    public function hides(Row $other): bool
+    {
+        if (ShownKind::Pattern === $this->row->shown->kind) {
+            return PlugInTester::pattern($this->row->shown) === PlugInTester::pattern($other->shown);
+        }
+        if (ShownKind::Nothing === $this->row->shown->kind || ShownKind::Nothing === $other->shown->kind) {
+            return $this->row->shown->kind === $other->shown->kind;
+        }
+        $over = ShownKind::Over === $this->row->shown->kind;
+
+        return $over || ShownKind::Over === $other->shown->kind ? $over && ShownKind::Over === $other->shown->kind : abs($this->row->z - $other->z) <= 2.0 * $this->sigma;
+    }
+
     public function fit(Reading $reading): Fit
     {
         if (ShownKind::Pattern === $reading->kind) {

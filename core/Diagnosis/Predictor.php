@@ -34,6 +34,23 @@ final class Predictor
     /** @param list<Hypothesis> $hypotheses */
     public static function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
     {
+        return self::compute($house, $measurement, $hypotheses, false);
+    }
+
+    /**
+     * The same, with every cause moving with the factors as the sound house does: enough to weigh tests against each
+     * other, at a third of the cost.
+     *
+     * @param list<Hypothesis> $hypotheses
+     */
+    public static function sketch(House $house, Measurement $measurement, array $hypotheses): PredictionTable
+    {
+        return self::compute($house, $measurement, $hypotheses, true);
+    }
+
+    /** @param list<Hypothesis> $hypotheses */
+    private static function compute(House $house, Measurement $measurement, array $hypotheses, bool $sketched): PredictionTable
+    {
         $display = new Display($measurement->instrument);
         $base = self::bench($house, $measurement, new Factors());
         $shifted = [];
@@ -43,6 +60,8 @@ final class Predictor
                 $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spreads[$factor]]));
             }
         }
+        $moves = $sketched ? self::row($display, $base, $shifted, null)->moves : null;
+        $shifted = $sketched ? [] : $shifted;
         $known = [];
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
@@ -52,7 +71,7 @@ final class Predictor
             foreach ($hypothesis->changes($house) as $change) {
                 // Both ends of one core are one element: the same change, computed once.
                 $key = serialize($change);
-                $rows[$hypothesis->id][] = $known[$key] ??= self::row($display, $base, $shifted, $change);
+                $rows[$hypothesis->id][] = $known[$key] ??= self::row($display, $base, $shifted, $change, $moves);
             }
         }
 
@@ -84,8 +103,11 @@ final class Predictor
         return new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, $factors);
     }
 
-    /** @param array<string, Bench> $shifted */
-    private static function row(Display $display, Bench $base, array $shifted, ?Change $change): Row
+    /**
+     * @param array<string, Bench>      $shifted
+     * @param array<string, float>|null $moves   when they are known already
+     */
+    private static function row(Display $display, Bench $base, array $shifted, ?Change $change, ?array $moves = null): Row
     {
         $shown = $base->read($change);
         if (Unit::Pattern === $display->instrument->unit() || ShownKind::Nothing === $shown->kind) {
@@ -94,7 +116,7 @@ final class Predictor
         $z = $display->z($shown->value);
         $accuracy = $display->instrument->accuracy();
         $sigma = $display->spread($shown->value, is_finite($shown->value) ? $accuracy->repeatability($display->instrument->scale(), $shown) : 0.0);
-        $moves = ['gain:'.$display->instrument->slug() => $accuracy->gainSpread() * $display->slope($shown->value)];
+        $moves ??= ['gain:'.$display->instrument->slug() => $accuracy->gainSpread() * $display->slope($shown->value)];
         foreach ($shifted as $factor => $bench) {
             $other = $bench->read($change);
             if (ShownKind::Nothing !== $other->kind) {

@@ -39,12 +39,10 @@ final class HouseNetwork
         $builder = new NetworkBuilder();
         $builder->node(self::GROUND);
         $context = new PartContext($builder, $house, $state, $excitation, $factors);
+        foreach ($house->terminals as $terminal) {
+            $builder->node($terminal->id);
+        }
         foreach ($house->parts as $part) {
-            foreach ($house->terminals as $terminal) {
-                if ($terminal->part === $part->id) {
-                    $builder->node($terminal->id);
-                }
-            }
             (PartKinds::get($part->kind) ?? throw new HouseError("/parts/$part->id/kind", 'Unknown kind of part.'))->build($part, $context);
         }
         foreach ($house->cables as $cable) {

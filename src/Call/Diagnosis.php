@@ -32,8 +32,8 @@ final readonly class Diagnosis
 {
     /** Causes below this no longer decide which test is best. */
     private const MATTERS = 1e-3;
-    private const MOST_CAUSES = 60;
-    private const MOST_TESTS = 48;
+    private const MOST_CAUSES = 50;
+    private const MOST_TESTS = 40;
 
     public function __construct(private CacheInterface $predictions, private TradeData $trade)
     {
@@ -69,6 +69,22 @@ final readonly class Diagnosis
      */
     public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, int $most = 4): array
     {
+        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
+        $priors = array_map(static fn (Standing $standing): array => [$standing->hypothesis->id, $standing->hypothesis->prior], $ranking->standings);
+        $key = hash('xxh128', serialize(['next', $house->document, $read, $priors, $now->hash(), $boardOpen, $most, FaultCatalogue::VERSION, Predictor::VERSION]));
+        /** @var list<array{string, float, float}> $chosen */
+        $chosen = $this->predictions->get($key, fn (): array => array_map(
+            static fn (array $candidate): array => [$candidate['plan']->id, $candidate['bits'], $candidate['minutes']],
+            $this->weighed($house, $ranking, $now, $boardOpen, $most),
+        ));
+        $plans = TestCatalogue::plans($house);
+
+        return array_map(static fn (array $choice): array => ['plan' => $plans[$choice[0]], 'bits' => $choice[1], 'minutes' => $choice[2]], $chosen);
+    }
+
+    /** @return list<array{plan: TestPlan, bits: float, minutes: float}> */
+    private function weighed(House $house, Ranking $ranking, State $now, bool $boardOpen, int $most): array
+    {
         $standings = self::mattering($ranking);
         $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings);
         $circuits = [];
@@ -97,7 +113,7 @@ final readonly class Diagnosis
         $scored = [];
         foreach (self::spread($candidates) as $candidate) {
             $plan = $candidate['plan'];
-            $table = Predictor::table($house, $plan->measurement, [Hypothesis::sound(1.0), ...$hypotheses]);
+            $table = Predictor::sketch($house, $plan->measurement, [Hypothesis::sound(1.0), ...$hypotheses]);
             $candidate['bits'] = NextTest::bits($standings, $table, new Display($plan->measurement->instrument));
             $scored[] = $candidate;
         }

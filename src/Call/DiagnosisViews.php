@@ -14,6 +14,7 @@ use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
@@ -111,27 +112,33 @@ final readonly class DiagnosisViews
     }
 
     /**
-     * What the tester would show under the causes that still matter: one line for each thing it can show, with the
-     * likeliest cause that shows it and the weight of all that do.
+     * What the tester would show under the causes that still matter: one line for each thing that it can tell from the
+     * others, with the likeliest cause that shows it and the weight of all that do.
      *
      * @return list<OutcomeView> heaviest first
      */
     private function outcomes(House $house, Measurement $measurement, Ranking $ranking): array
     {
         $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
-        $table = Predictor::table($house, $measurement, [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)]);
-        $weights = $causes = [];
+        $table = Predictor::sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)]);
+        /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
+        $groups = [];
         foreach ($standings as $standing) {
             $row = $table->rows($standing->hypothesis)[$standing->likeliestSeverity()];
-            $shows = ReadingFormat::shown($row->shown, $measurement->instrument);
-            $weights[$shows] = ($weights[$shows] ?? 0.0) + $standing->probability;
-            $causes[$shows][$standing->hypothesis->words()] = true;
+            $at = 0;
+            while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
+                ++$at;
+            }
+            $groups[$at] ??= ['row' => $row, 'weight' => 0.0, 'causes' => []];
+            $groups[$at]['weight'] += $standing->probability;
+            $groups[$at]['causes'][$standing->hypothesis->words()] = true;
         }
-        arsort($weights);
+        usort($groups, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
         $views = [];
-        foreach (\array_slice($weights, 0, self::LEADING, true) as $shows => $weight) {
-            $words = array_map(strval(...), array_keys($causes[$shows]));
-            $views[] = new OutcomeView($words[0].(\count($words) > 1 ? \sprintf(', or %d other%s', \count($words) - 1, 2 === \count($words) ? '' : 's') : ''), (string) $shows, $weight);
+        foreach (\array_slice($groups, 0, self::LEADING) as $group) {
+            $words = array_map(strval(...), array_keys($group['causes']));
+            $others = \count($words) - 1;
+            $views[] = new OutcomeView($words[0].($others > 0 ? \sprintf(', or %d other%s', $others, 1 === $others ? '' : 's') : ''), ReadingFormat::shown($group['row']->shown, $measurement->instrument), $group['weight']);
         }
 
         return $views;

@@ -63,5 +63,5 @@ test('placing two probes from the keyboard alone', async ({ page }) => {
     await page.getByRole('button', { name: 'Lead B on Hearth · E', exact: true }).focus();
     await page.keyboard.press('Space');
     await expect(page.getByText('A on Hearth · L → B on Hearth · E')).toBeVisible();
-    await expect(page.getByText('This house should read')).toBeVisible();
+    await expect(page.getByText('This house should read', { exact: true })).toBeVisible();
 });

@@ -118,7 +118,7 @@ function Conductor({ d, role, map, status, looped = false }: { d: string; role: 
     return (
         <>
             {looped && <path d={d} className="fill-none stroke-current" strokeWidth={6} opacity={0.9} />}
-            <path d={d} fill="none" stroke={color} strokeWidth={looped ? 2.2 : status === 'expected-dead' ? 1.6 : 2.6} strokeDasharray={status === 'may-be-live' ? '9 3' : role === 'E' ? '5 2' : undefined} opacity={status === 'expected-dead' && !looped ? 0.55 : 1} />
+            <path d={d} className="conductor" fill="none" stroke={color} strokeWidth={looped ? 2.2 : status === 'expected-dead' ? 1.6 : 2.6} strokeDasharray={status === 'may-be-live' ? '9 3' : role === 'E' ? '5 2' : undefined} opacity={status === 'expected-dead' && !looped ? 0.6 : 1} />
         </>
     );
 }
@@ -147,7 +147,7 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: Pl
             {suspected && <rect x={x - 20} y={y - 22} width={40} height={44} rx={10} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
             <rect x={x - size.box / 2} y={y - size.boxHeight / 2} width={size.box} height={size.boxHeight} rx={stop.kind === 'light' ? 15 : stop.kind === 'switch' ? 0 : 5} className="fill-sheet stroke-current" strokeWidth={chosen ? 3.2 : 1.4} />
             {roles.map((role) => (
-                <circle key={role} cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
+                <circle key={role} className="conductor" cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
             ))}
             <text x={x} y={stop.row === 0 ? y - 27 : y + 31} textAnchor="middle" className="fill-current text-[12px]">
                 {short(stop.name, 14)}
