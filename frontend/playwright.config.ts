@@ -5,7 +5,7 @@ const flags = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-ru
 export default defineConfig({
     testDir: '../tests/e2e',
     outputDir: '../var/e2e',
-    timeout: 90_000,
+    timeout: 180_000,
     expect: { timeout: 15_000 },
     workers: 1,
     retries: 0,

@@ -20,6 +20,7 @@ async function stage(page: Page, address: string, name: string, ready: string): 
 for (const mode of ['light', 'dark'] as const) {
     for (const width of [1280, 390]) {
         test(`nothing for axe to find, and nothing wider than the page: ${mode}, ${width} px`, async ({ browser }) => {
+            test.setTimeout(240_000);
             const context = await browser.newContext({ colorScheme: mode, viewport: { width, height: width === 390 ? 844 : 800 } });
             const page = await context.newPage();
             await page.goto('/');

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Spice;
+
+/** Debian's ngspice, run once for a netlist. */
+final class Simulator
+{
+    public static function isHere(): bool
+    {
+        return is_executable('/usr/bin/ngspice');
+    }
+
+    /**
+     * @param list<string> $print
+     *
+     * @return array<string, array{float, float}> vector => real and imaginary part
+     */
+    public static function run(Netlist $netlist, float $hertz, array $print): array
+    {
+        $file = tempnam(sys_get_temp_dir(), 'netlist');
+        \assert(\is_string($file));
+        file_put_contents($file, $netlist->text($hertz, $print));
+        // What it says on stderr are remarks; a vector that is missing on stdout is an error.
+        $output = (string) shell_exec('/usr/bin/ngspice -b '.escapeshellarg($file).' 2>/dev/null');
+        unlink($file);
+        $values = [];
+        foreach ($print as $vector) {
+            if (1 !== preg_match('/^'.preg_quote($vector, '/').' = ([-+0-9.e]+)(?:,([-+0-9.e]+))?\s*$/m', $output, $match)) {
+                throw new \RuntimeException("The simulator gave no $vector: ".substr($output, 0, 2000));
+            }
+            $values[$vector] = [(float) $match[1], (float) ($match[2] ?? 0.0)];
+        }
+
+        return $values;
+    }
+}
