@@ -61,12 +61,14 @@ final class HouseNetwork
         $joint = $cable->attributes->positive('jointOhms', self::JOINT_OHMS);
         $ends = [];
         foreach ($cable->cores as $core) {
+            $joints = 0;
             foreach ([1, 2] as $end) {
                 $terminal = $core->ends[$end - 1];
                 $loose = null === $terminal || $state->isLifted($core->joint($end));
                 $ends[$core->key][$end] = $loose ? $core->joint($end) : $terminal;
+                $joints += $loose ? 0 : 1; // a lifted end has no joint to add ohms
             }
-            $ohms = $cable->coreOhms($core) * $stretch + 2.0 * $joint;
+            $ohms = $cable->coreOhms($core) * $stretch + $joints * $joint;
             $builder->resistor($core->element(), $ends[$core->key][1], $ends[$core->key][2], max($ohms, 1e-6));
         }
         $metres = $cable->lengthMetres->value * $stretch;

@@ -35,6 +35,9 @@ final class ExactSolver
             }
         }
         for ($k = 0; $k < $n; ++$k) {
+            if ($matrix[$k][$k]->isZero()) {
+                continue; // the last node of an island that nothing joins to the datum: exactly zero, and nothing drives it
+            }
             for ($i = $k + 1; $i < $n; ++$i) {
                 if ($matrix[$i][$k]->isZero()) {
                     continue;
@@ -51,7 +54,7 @@ final class ExactSolver
             for ($j = $k + 1; $j < $n; ++$j) {
                 $sum = $sum->minus($matrix[$k][$j]->multipliedBy($solution[$j]));
             }
-            $solution[$k] = $sum->dividedBy($matrix[$k][$k]);
+            $solution[$k] = $matrix[$k][$k]->isZero() ? BigRational::zero() : $sum->dividedBy($matrix[$k][$k]);
         }
         $volts = [$datum => 0.0];
         foreach ($nodes as $k => $node) {

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Diagnosis\Normal;
+use YellowProbe\Diagnosis\Outcomes;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Row;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Shown;
+
+final class LikelihoodTest extends TestCase
+{
+    public function testOneReadingWithoutFactorsIsTheCellOfItsDisplay(): void
+    {
+        // Predicted 0.50 Ω with a spread that is new each time; typed 0.52: the cell is 0.515 … 0.525.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = new Row(Shown::value(0.5), $display->z(0.5), 0.04, []);
+        $cell = Normal::between(($display->z(0.515) - $row->z) / 0.04, ($display->z(0.525) - $row->z) / 0.04);
+        $evidence = self::evidence('low-ohm', '0.52');
+        $expected = log((1 - Likelihood::BLUNDER) * $cell + Likelihood::BLUNDER * $display->broad($evidence->reading));
+
+        self::assertEqualsWithDelta($expected, Likelihood::of([$evidence], [$row])->log, 1e-9);
+    }
+
+    public function testASharedFactorIsIntegratedAsASumOverItDoes(): void
+    {
+        // Two readings move together with one factor; compare Laplace with a sum over the factor in 4,000 steps.
+        $display = new Display(Instruments::get('low-ohm'));
+        foreach ([['0.62', '0.63'], ['0.50', '0.51'], ['0.56', '0.50']] as $typed) {
+            $rows = [new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]), new Row(Shown::value(0.51), $display->z(0.51), 0.03, ['length' => 0.2])];
+            $evidence = [self::evidence('low-ohm', $typed[0]), self::evidence('low-ohm', $typed[1])];
+            $sum = 0.0;
+            for ($step = -2000; $step <= 2000; ++$step) {
+                $theta = $step / 400.0;
+                $product = exp(-$theta ** 2 / 2.0) / sqrt(2.0 * \M_PI) / 400.0;
+                foreach ($rows as $at => $row) {
+                    [$low, $high] = $display->cell($evidence[$at]->reading);
+                    $moved = $row->z + 0.2 * $theta;
+                    $product *= (1 - Likelihood::BLUNDER) * Normal::between(($low - $moved) / 0.03, ($high - $moved) / 0.03) + Likelihood::BLUNDER * $display->broad($evidence[$at]->reading);
+                }
+                $sum += $product;
+            }
+
+            self::assertEqualsWithDelta(log($sum), Likelihood::of($evidence, $rows)->log, 0.12, implode(' ', $typed));
+        }
+    }
+
+    public function testReadingsLeaveLessOfAFactorThanTherewas(): void
+    {
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]);
+        $one = Likelihood::of([self::evidence('low-ohm', '0.55')], [$row])->spread['length'];
+        $two = Likelihood::of([self::evidence('low-ohm', '0.55'), self::evidence('low-ohm', '0.56')], [$row, $row])->spread['length'];
+
+        self::assertLessThan(0.25, $one);
+        self::assertLessThan($one, $two);
+    }
+
+    public function testOutcomesSumToOneAndOverRangeIsAllBeyondTheTop(): void
+    {
+        $display = new Display(Instruments::get('insulation-tester'));
+        $low = new Row(Shown::value(1e6), $display->z(1e6), 0.05, []);
+        $over = new Row(Shown::over(5e11), $display->z(5e11), 0.05, []);
+        $outcomes = new Outcomes($display, [$low, $over], []);
+        foreach ([$outcomes->of($low), $outcomes->of($over), $outcomes->broad()] as $probabilities) {
+            self::assertEqualsWithDelta(1.0, array_sum($probabilities), 1e-9);
+            self::assertSame([], array_filter($probabilities, static fn (float $p): bool => $p < 0.0));
+        }
+        $cells = \count($outcomes->broad());
+        self::assertGreaterThan(0.95, $outcomes->of($over)[$cells - 2]);
+        self::assertLessThan(0.02, $outcomes->of($low)[$cells - 2]);
+    }
+
+    public function testTheDisplayLineKeepsOrderAndItsCellsMeet(): void
+    {
+        foreach (['low-ohm', 'insulation-tester', 'leakage-clamp', 'voltmeter-high-z'] as $slug) {
+            $display = new Display(Instruments::get($slug));
+            $last = -1.0;
+            foreach ([0.0, 1e-6, 1e-3, 0.5, 3.0, 80.0, 500.0] as $value) {
+                self::assertGreaterThan($last, $last = $display->z($value));
+            }
+            self::assertLessThan($display->z(1e12), $display->top);
+        }
+        $display = new Display(Instruments::get('low-ohm'));
+        $cell = static fn (string $typed): array => $display->cell(ReadingParser::parse($typed, Instruments::get('low-ohm')));
+        self::assertEqualsWithDelta($cell('0.52')[1], $cell('0.53')[0], 1e-12);
+        self::assertSame(\INF, $cell('OL')[1]);
+        self::assertSame(-\INF, $cell('0.00')[0]);
+        // Fewer decimals typed hide more: "0.5" can be anything from 0.45 to 0.55.
+        self::assertLessThan($cell('0.50')[0], $cell('0.5')[0]);
+    }
+
+    private static function evidence(string $slug, string $typed): Evidence
+    {
+        $instrument = Instruments::get($slug);
+
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), new PredictionTable([]), 'somewhere');
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Procedure;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Procedure\Isolation;
+use YellowProbe\Procedure\States;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+final class CatalogueTest extends TestCase
+{
+    public function testEveryTestOfTheCatalogueCanBeDoneInAHouseAndReadsSomething(): void
+    {
+        $house = Houses::ringAndLights();
+        $plans = TestCatalogue::plans($house);
+        $found = [];
+        foreach ($plans as $id => $plan) {
+            $measurement = $plan->measurement;
+            $shown = (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read();
+            self::assertFalse(is_nan($shown->value), $id);
+            self::assertNotSame(ShownKind::Nothing, $shown->kind, $id);
+            self::assertGreaterThan(0.0, $plan->minutes);
+            self::assertNotSame('', $plan->procedure->cannotShow(), $id);
+            // A tester for dead conductors is only ever planned with the main switch off, and says what can hurt.
+            self::assertSame($measurement->instrument->deadOnly(), 'off' === $measurement->state->position('main', 'on'), $id);
+            self::assertTrue(!$measurement->instrument->deadOnly() || '' !== $plan->procedure->hazard(), $id);
+            $found[$plan->procedure->slug()] = true;
+        }
+        foreach (TestCatalogue::all() as $procedure) {
+            self::assertArrayHasKey($procedure->slug(), $found);
+        }
+    }
+
+    public function testNoFaultAtAnySeverityMakesANumberThatIsNone(): void
+    {
+        $house = Houses::ringAndLights();
+        $plans = TestCatalogue::plans($house);
+        foreach (['plug-in-check:c.front', 'zs:spur.front:L-E', 'r1-r2:stair', 'insulation:low:L–N', 'neutral-to-neutral:low:up', 'residual-pair:stair:up'] as $id) {
+            $measurement = $plans[$id]->measurement;
+            $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
+            foreach (FaultCatalogue::all() as $kind) {
+                foreach ($kind->sites($house) as $site) {
+                    foreach ($kind->severities() as $ohms) {
+                        $shown = $bench->read($kind->change($house, $site, $ohms));
+                        self::assertFalse(is_nan($shown->value) || $shown->value < 0.0, "$id {$kind->slug()} $site->id $ohms");
+                    }
+                }
+            }
+        }
+    }
+
+    public function testAnInsulationTestReachesPastTheSwitchesWithLampsOutAndNeutralLifted(): void
+    {
+        $house = Houses::ringAndLights();
+        $state = TestCatalogue::plans($house)['insulation:low:N–E']->measurement->state;
+
+        self::assertSame('on', $state->position('l1-sw', 'on'));
+        self::assertSame('out', $state->load('l1'));
+        self::assertSame('on', $state->load('u1'), 'the other circuit is left alone');
+        self::assertSame(['low-r1/N@1'], array_keys($state->lifted));
+        self::assertSame(['ring-r1/N@1', 'ring-r5/N@2'], States::neutralsAtBoard($house, 'ring'));
+        self::assertSame([], State::resting($house)->lifted);
+    }
+
+    public function testIsolationHasAnOrderAndEachStepSaysWhatToDoAndWhatCanHurt(): void
+    {
+        self::assertSame(0, Isolation::Warn->position());
+        self::assertLessThan(Isolation::Off->position(), Isolation::Reference->position(), 'the reference is read live');
+        self::assertLessThan(Isolation::Dead->position(), Isolation::TesterBefore->position());
+        self::assertLessThan(Isolation::TesterAfter->position(), Isolation::Dead->position());
+        foreach (Isolation::cases() as $step) {
+            self::assertNotSame('', $step->words());
+            self::assertNotSame('', $step->caution());
+        }
+    }
+}
