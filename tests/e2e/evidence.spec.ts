@@ -1,0 +1,121 @@
+import { expect, test, type Page } from '@playwright/test';
+import { login } from './app';
+
+async function openTrace(page: Page, address: string): Promise<void> {
+    await login(page);
+    await page.getByText(address).last().click();
+    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Trace/ }).click();
+    await expect(page.getByText('Main switch')).not.toHaveCount(0);
+}
+
+async function read(page: Page, point: string, leads: [string, string], typed: string): Promise<void> {
+    await page.getByRole('button', { name: new RegExp(`^${point}: `) }).click();
+    if (await page.getByRole('button', { name: 'Take the leads off' }).isVisible()) {
+        await page.getByRole('button', { name: 'Take the leads off' }).click();
+    }
+    await page.getByRole('button', { name: `Lead A on ${point} · ${leads[0]}`, exact: true }).click();
+    await page.getByRole('button', { name: `Lead B on ${point} · ${leads[1]}`, exact: true }).click();
+    await page.getByLabel('What it shows').fill(typed);
+    await page.getByRole('button', { name: 'Store', exact: true }).click();
+    await expect(page.getByLabel('What it shows')).toHaveValue('');
+}
+
+test.describe('evidence stays', () => {
+    test('a slip is corrected beside the original, a bad contact is withdrawn with its reason, a loose reading is placed', async ({ page }) => {
+        await openTrace(page, '4 Wicket Lane');
+        const readings = page.getByRole('region', { name: 'Readings', exact: true });
+        await page.getByRole('radio', { name: 'Loop' }).click();
+
+        await read(page, 'Sink', ['L', 'E'], '3.1');
+        await expect(readings.getByText('Not what this house should read').first()).toBeVisible();
+        await readings.getByRole('button', { name: 'What to do with the reading 3.1', exact: true }).click();
+        await page.getByRole('menuitem', { name: 'Correct it, beside the original' }).click();
+        await page.getByLabel('It should be').fill('0.31 V');
+        await page.getByLabel('Reason').fill('Decimal point missed.');
+        await page.getByRole('button', { name: 'Store the correction' }).click();
+        await expect(page.getByRole('dialog').getByRole('alert')).toContainText('Loop reads Ω, not V');
+        await page.getByLabel('It should be').fill('0.31');
+        await page.getByRole('button', { name: 'Store the correction' }).click();
+        await expect(readings.getByText('First read 3.1; corrected to 0.31: Decimal point missed.')).toBeVisible();
+
+        await read(page, 'Worktop', ['L', 'E'], '7.7');
+        await readings.getByRole('button', { name: 'What to do with the reading 7.7', exact: true }).click();
+        await page.getByRole('menuitem', { name: 'Withdraw it, with a reason' }).click();
+        await page.getByLabel('Reason').fill('Probe on paint.');
+        await page.getByRole('button', { name: 'Withdraw it' }).click();
+        await expect(readings.getByText('Withdrawn: Probe on paint.')).toBeVisible();
+
+        await page.getByLabel('The point is not on the map').check();
+        await page.getByLabel('Where, in words').fill('socket in the bay, behind the desk');
+        await page.getByLabel('What it shows').fill('0.33');
+        await page.getByRole('button', { name: 'Store', exact: true }).click();
+        await expect(readings.getByText('socket in the bay, behind the desk')).toBeVisible();
+        await page.getByRole('button', { name: /^Bay window: / }).click();
+        await page.getByRole('button', { name: 'Take the leads off' }).click();
+        await page.getByRole('button', { name: 'Lead A on Bay window · L', exact: true }).click();
+        await page.getByRole('button', { name: 'Lead B on Bay window · E', exact: true }).click();
+        await readings.getByRole('button', { name: 'What to do with the reading 0.33', exact: true }).click();
+        await page.getByRole('menuitem', { name: 'Place it where the probes are now' }).click();
+        await expect(readings.getByText('Not on the map yet')).toHaveCount(0);
+
+        // All of it is on the record.
+        await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Hand over/ }).click();
+        const record = page.getByRole('article');
+        await expect(record).toContainText('First typed 3.1; corrected: Decimal point missed.');
+        await expect(record).toContainText('Withdrawn: Probe on paint.');
+        await expect(record).toContainText('Not finished');
+    });
+
+    test('a thousand or a decimal is asked, not guessed', async ({ page }) => {
+        await openTrace(page, '4 Wicket Lane');
+        await page.getByRole('radio', { name: 'Voltmeter', exact: true }).click();
+        await page.getByRole('button', { name: /^Hearth: / }).click();
+        const off = page.getByRole('button', { name: 'Take the leads off' });
+        if (await off.isVisible()) {
+            await off.click();
+        }
+        await page.getByRole('button', { name: 'Lead A on Hearth · L', exact: true }).click();
+        await page.getByRole('button', { name: 'Lead B on Hearth · N', exact: true }).click();
+        await page.getByLabel('What it shows').fill('1,200');
+        await page.getByLabel('What it shows').press('Enter');
+        await expect(page.getByRole('alert')).toContainText('type it with a point (1.200) or without the comma (1200)');
+        await expect(page.getByLabel('What it shows')).toHaveValue('1,200');
+    });
+});
+
+test('a slow server: the page says what it waits for, and one press stores once', async ({ page }) => {
+    await openTrace(page, '4 Wicket Lane');
+    await page.route('**/api/**', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 1200));
+        await route.continue();
+    });
+    await page.getByRole('radio', { name: 'Plug-in tester' }).click();
+    await page.getByRole('button', { name: /^Dining: / }).click();
+    const off = page.getByRole('button', { name: 'Take the leads off' });
+    if (await off.isVisible()) {
+        await off.click();
+    }
+    for (const [lead, pole] of [['L', 'L'], ['N', 'N'], ['E', 'E']]) {
+        await page.getByRole('button', { name: `Lead ${lead} on Dining · ${pole}`, exact: true }).click();
+    }
+    await expect(page.getByText('Working out what this house should read …')).toBeVisible();
+    await page.getByLabel('What it shows').fill('110');
+    await page.getByRole('button', { name: 'Store', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Storing …' })).toBeDisabled();
+    await expect(page.getByRole('region', { name: 'Readings', exact: true }).getByText('Plug-in tester L–N–E at Dining')).toHaveCount(1);
+});
+
+test('set up by the tool, the state is recorded and can be taken back', async ({ page }) => {
+    await openTrace(page, '4 Wicket Lane');
+    const next = page.getByRole('region', { name: 'Next test' });
+    await expect(next).toBeVisible();
+    await next.getByText('Or another').click();
+    await page.getByRole('button', { name: 'Switch, lift' }).click();
+    await page.getByRole('group', { name: 'Lounge light switch' }).getByRole('button', { name: 'on' }).click();
+    await expect(page.getByRole('group', { name: 'Lounge light switch' }).getByRole('button', { name: 'on' })).toHaveAttribute('aria-pressed', 'true');
+    await page.keyboard.press('Escape');
+    const entry = page.getByRole('listitem').filter({ hasText: 'Switch Lounge light switch on' }).last();
+    await expect(entry).toBeVisible();
+    await entry.getByRole('button', { name: 'Back' }).click();
+    await expect(page.getByText('Switch Lounge light switch on')).toHaveCount(0);
+});
