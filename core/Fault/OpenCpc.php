@@ -4,51 +4,13 @@ declare(strict_types=1);
 
 namespace YellowProbe\Fault;
 
-use YellowProbe\Installation\House;
 use YellowProbe\Installation\Role;
-use YellowProbe\Installation\Shunts;
 
-/** The cpc is broken at a joint: what lies beyond has no earth, unless a ring feeds it from the other side. */
-final class OpenCpc implements FaultKind
+/** Everything beyond has no earth. */
+final readonly class OpenCpc extends OpenConductor
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'open-cpc';
-    }
-
-    public function words(): string
-    {
-        return 'Open cpc';
-    }
-
-    public function class(): string
-    {
-        return 'P';
-    }
-
-    public function severities(): array
-    {
-        return [0.0];
-    }
-
-    public function sites(House $house): array
-    {
-        return CoreSites::of($house, Role::Earth);
-    }
-
-    public function change(House $house, FaultSite $site, float $ohms): Change
-    {
-        [$core, $end] = $house->joint($site->things[1]) ?? throw new \LogicException('A site of an open cpc is a joint.');
-        $near = $core->ends[2 - $end] ?? $core->joint(3 - $end);
-        $without = [$core->element()];
-        $with = [];
-        // The open end stays with its cable: the half of the cable's insulation and capacitance that stood at the
-        // terminal hangs on the core now, and the core is still joined at its other end.
-        foreach (Shunts::of($house->cables[$core->cable], $core, $end) as [$shunt, $isFirst]) {
-            $without[] = $shunt;
-            $with[] = NewBranch::moved($shunt, $isFirst ? $near : null, $isFirst ? null : $near);
-        }
-
-        return new Change($without, $with);
+        parent::__construct('open-cpc', 'Open cpc', Role::Earth);
     }
 }

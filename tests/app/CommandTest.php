@@ -54,6 +54,33 @@ final class CommandTest extends KernelTestCase
         }
     }
 
+    public function testTheExportedNetlistSolvesElsewhereToTheSameReading(): void
+    {
+        $tester = $this->command('netlist');
+        foreach (['polarity-live:rl-hall.front:N-E' => ['neutral-earth-fault|rl-bay|0.5'], 'polarity-live:lo-gable.front:L-N' => ['high-resistance-joint|loft-r1/L@1|20']] as $test => $faults) {
+            $tester->execute(['house' => self::HOUSE, '--test' => $test, '--fault' => $faults, '--ground' => 'service.E']);
+            $netlist = $tester->getDisplay();
+            [$a, $b] = array_map(static function (string $terminal) use ($netlist): string {
+                self::assertSame(1, preg_match('/^\* (\w+) is '.preg_quote($terminal, '/').'$/m', $netlist, $match));
+
+                return $match[1];
+            }, 'polarity-live:lo-gable.front:L-N' === $test ? ['lo-gable.front-L', 'lo-gable.front-N'] : ['rl-hall.front-N', 'rl-hall.front-E']);
+            $file = tempnam(sys_get_temp_dir(), 'netlist');
+            self::assertIsString($file);
+            file_put_contents($file, str_replace('.end', ".print ac vr($a,$b) vi($a,$b)\n.end", $netlist));
+            $output = (string) shell_exec('/usr/bin/ngspice -b '.escapeshellarg($file).' 2>/dev/null');
+            unlink($file);
+            self::assertSame(1, preg_match('/^0\s+5\.0+e\+01\s+(\S+)\s+(\S+)/m', $output, $match), $output);
+
+            $predict = $this->command('predict');
+            $predict->execute(['house' => self::HOUSE, '--test' => $test, '--fault' => $faults, '--json' => true]);
+            /** @var array{value: float} $own */
+            $own = json_decode($predict->getDisplay(), true, 8, \JSON_THROW_ON_ERROR);
+            // The exported network is without the voltmeter of 10 MΩ: a little more than it reads.
+            self::assertEqualsWithDelta($own['value'], hypot((float) $match[1], (float) $match[2]), 0.001 * $own['value'] + 0.001);
+        }
+    }
+
     public function testErrorsNameTheFileAndThePlace(): void
     {
         $file = tempnam(sys_get_temp_dir(), 'house');

@@ -3,7 +3,7 @@ import { login } from './app';
 
 async function openTrace(page: Page, address: string): Promise<void> {
     await login(page);
-    await page.getByText(address).last().click();
+    await page.getByText(address).first().click();
     await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Trace/ }).click();
     await expect(page.getByText('Main switch')).not.toHaveCount(0);
 }
@@ -22,7 +22,7 @@ async function read(page: Page, point: string, leads: [string, string], typed: s
 
 test.describe('evidence stays', () => {
     test('a slip is corrected beside the original, a bad contact is withdrawn with its reason, a loose reading is placed', async ({ page }) => {
-        await openTrace(page, '4 Wicket Lane');
+        await openTrace(page, 'Mrs Adeyemi-Hartley');
         const readings = page.getByRole('region', { name: 'Readings', exact: true });
         await page.getByRole('radio', { name: 'Loop' }).click();
 
@@ -67,7 +67,7 @@ test.describe('evidence stays', () => {
     });
 
     test('a thousand or a decimal is asked, not guessed', async ({ page }) => {
-        await openTrace(page, '4 Wicket Lane');
+        await openTrace(page, 'Mrs Adeyemi-Hartley');
         await page.getByRole('radio', { name: 'Voltmeter', exact: true }).click();
         await page.getByRole('button', { name: /^Hearth: / }).click();
         const off = page.getByRole('button', { name: 'Take the leads off' });
@@ -84,7 +84,7 @@ test.describe('evidence stays', () => {
 });
 
 test('a slow server: the page says what it waits for, and one press stores once', async ({ page }) => {
-    await openTrace(page, '4 Wicket Lane');
+    await openTrace(page, 'Mrs Adeyemi-Hartley');
     await page.route('**/api/**', async (route) => {
         await new Promise((resolve) => setTimeout(resolve, 1200));
         await route.continue();
@@ -106,7 +106,7 @@ test('a slow server: the page says what it waits for, and one press stores once'
 });
 
 test('set up by the tool, the state is recorded and can be taken back', async ({ page }) => {
-    await openTrace(page, '4 Wicket Lane');
+    await openTrace(page, 'Mrs Adeyemi-Hartley');
     const next = page.getByRole('region', { name: 'Next test' });
     await expect(next).toBeVisible();
     await next.getByText('Or another').click();

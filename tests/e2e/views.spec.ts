@@ -4,15 +4,15 @@ import { login } from './app';
 
 const views: { name: string; open: (page: Page) => Promise<void> }[] = [
     { name: 'calls', open: async (page) => void (await page.getByText('19 Sallow Court').waitFor()) },
-    { name: 'hear', open: (page) => stage(page, '4 Wicket Lane', 'Hear', 'On to covers-on tests') },
-    { name: 'make safe', open: (page) => stage(page, '4 Wicket Lane', 'Make safe', 'Isolate and prove') },
-    { name: 'trace', open: (page) => stage(page, '4 Wicket Lane', 'Trace', 'Main switch on') },
+    { name: 'hear', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Hear', 'On to covers-on tests') },
+    { name: 'make safe', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Make safe', 'Isolate and prove') },
+    { name: 'trace', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Main switch on') },
     { name: 'put right', open: (page) => stage(page, 'Salter’s Hill', 'Put right', 'Store the repair') },
     { name: 'record', open: (page) => stage(page, '19 Sallow Court', 'Hand over', 'Print, A4') },
 ];
 
 async function stage(page: Page, address: string, name: string, ready: string): Promise<void> {
-    await page.getByText(address).last().click();
+    await page.getByText(address).first().click();
     await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: new RegExp(name) }).click();
     await page.getByText(ready).first().waitFor();
 }
@@ -43,7 +43,7 @@ for (const mode of ['light', 'dark'] as const) {
 
 test('the line map is drawn from the house and never says that anything is dead', async ({ page }) => {
     await login(page);
-    await stage(page, '4 Wicket Lane', 'Trace', 'Main switch on');
+    await stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Main switch on');
     const map = page.getByRole('group', { name: 'Line map of the house' });
     await expect(map.getByRole('button', { name: /^Way: / })).toHaveCount(7);
     await expect(map.getByRole('button', { name: /^Porch: / })).toBeVisible();
@@ -54,7 +54,7 @@ test('the line map is drawn from the house and never says that anything is dead'
 
 test('placing two probes from the keyboard alone', async ({ page }) => {
     await login(page);
-    await stage(page, '4 Wicket Lane', 'Trace', 'Main switch on');
+    await stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Main switch on');
     await page.getByRole('radio', { name: 'Loop' }).focus();
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: /^Hearth: / }).focus();

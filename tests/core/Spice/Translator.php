@@ -45,8 +45,9 @@ final class Translator
         }
         if (null !== $this->fault) {
             [$kind, $things] = [$this->fault['kind'], $this->fault['things']];
-            if ('neutral-earth-fault' === $kind) {
-                $this->netlist->resistor("$things[0].N", "$things[0].E", max($this->fault['ohms'], 1e-6));
+            $contact = ['neutral-earth-fault' => ['N', 'E'], 'line-earth-leak' => ['L', 'E'], 'line-neutral-fault' => ['L', 'N']][$kind] ?? null;
+            if (null !== $contact) {
+                $this->netlist->resistor("$things[0].$contact[0]", "$things[0].$contact[1]", max($this->fault['ohms'], 1e-6));
             } elseif ('joined-neutrals' === $kind) {
                 $this->netlist->resistor($things[0], $things[1], $this->fault['ohms']);
             }
@@ -212,7 +213,7 @@ final class Translator
     private function joint(string $joint, string $terminal): void
     {
         $hit = $joint === ($this->fault['things'][1] ?? '');
-        if (\in_array($joint, $this->state['lifted'], true) || ($hit && 'open-cpc' === ($this->fault['kind'] ?? ''))) {
+        if (\in_array($joint, $this->state['lifted'], true) || ($hit && str_starts_with($this->fault['kind'] ?? '', 'open-'))) {
             return;
         }
         $ohms = 0.002 + ($hit && 'high-resistance-joint' === ($this->fault['kind'] ?? '') ? $this->fault['ohms'] ?? 0.0 : 0.0);

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+use YellowProbe\Installation\Role;
+
+/** Everything beyond is without supply. */
+final readonly class OpenLine extends OpenConductor
+{
+    public function __construct()
+    {
+        parent::__construct('open-line', 'Open line', Role::Line, Role::SwitchedLine);
+    }
+}

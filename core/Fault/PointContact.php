@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+use YellowProbe\Installation\House;
+
+/** Two conductors touch at a point: hard, through some ohms, or through damp. */
+abstract readonly class PointContact implements FaultKind
+{
+    /** @param list<float> $severities */
+    protected function __construct(private string $slug, private string $words, private string $first, private string $second, private array $severities)
+    {
+    }
+
+    public function slug(): string
+    {
+        return $this->slug;
+    }
+
+    public function words(): string
+    {
+        return $this->words;
+    }
+
+    public function class(): string
+    {
+        return 'P';
+    }
+
+    public function severities(): array
+    {
+        return $this->severities;
+    }
+
+    public function sites(House $house): array
+    {
+        $sites = [];
+        foreach ($house->partsOfKind('socket', 'light', 'junction', 'appliance') as $part) {
+            if ('' === $part->attributes->string('pluggedInto', '')) {
+                $sites[] = new FaultSite($part->id, [$part->id], [$part->place], "at $part->name");
+            }
+        }
+
+        return $sites;
+    }
+
+    public function change(House $house, FaultSite $site, float $ohms): Change
+    {
+        $part = $house->parts[$site->things[0]];
+
+        return new Change([], [NewBranch::contact($part->terminal($this->first), $part->terminal($this->second), $ohms)]);
+    }
+}
