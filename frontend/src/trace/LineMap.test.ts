@@ -1,0 +1,90 @@
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../api/client';
+import { LineMap } from './LineMap';
+
+type MapData = Schemas['MapView'];
+
+const terminal = (part: string, key: string, role: string) => ({ id: `${part}.${key}`, key, role, access: 'front', name: `${part} ${key}` });
+
+function map(live: Record<string, string>): MapData {
+    return {
+        houseId: 'h',
+        version: 1,
+        name: 'House',
+        supply: 'TN-S, 230 V',
+        main: 'main',
+        mainOn: true,
+        origin: [],
+        ways: [
+            {
+                circuit: 'c',
+                name: 'A circuit with a name that is too long for its box',
+                device: 'way1',
+                rating: 'B16',
+                group: 'rcd',
+                groupName: 'Device A',
+                on: true,
+                terminals: [terminal('way1', 'out', 'L')],
+                stops: [{ part: 's', place: 'p-s', name: 'Hall', kind: 'socket', column: 0, row: 0, after: null, terminals: [terminal('s', 'L', 'L'), terminal('s', 'N', 'N'), terminal('s', 'E', 'E')], loads: [], assumed: true }],
+                returns: [],
+                ring: false,
+                clamps: [],
+            },
+        ],
+        loads: [],
+        switches: [],
+        neutrals: [],
+        deviceClamps: [],
+        live,
+        colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
+    };
+}
+
+function draw(data: MapData, over: Partial<Parameters<typeof LineMap>[0]> = {}): string {
+    return renderToStaticMarkup(createElement(LineMap, { map: data, probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, ...over }));
+}
+
+describe('LineMap', () => {
+    it('says of each conductor what is expected, and never that it is dead', () => {
+        const html = draw(map({ 's.L': 'expected-live', 's.N': 'may-be-live', 's.E': 'expected-dead' }));
+        expect(html).toContain('aria-label="Hall: L expected live, N may be live, E expected dead"');
+        expect(html.replaceAll('expected dead', '')).not.toMatch(/\bdead\b/);
+    });
+
+    it('takes the more cautious word where two terminals of a conductor differ', () => {
+        const data = map({ 's.L': 'expected-dead', 's.front-L': 'may-be-live' });
+        data.ways[0]?.stops[0]?.terminals.push(terminal('s', 'front-L', 'L'));
+        expect(draw(data)).toContain('L may be live');
+    });
+
+    it('tells live, may be live and expected dead apart by more than colour', () => {
+        const html = draw(map({ 's.L': 'expected-live', 's.N': 'may-be-live', 's.E': 'expected-dead' }));
+        const strands = [...html.matchAll(/<path [^>]*class="conductor"[^>]*>/g)].map((match) => match[0]);
+        expect(strands).toHaveLength(3);
+        expect(strands[0]).toMatch(/stroke-width="2.6"/);
+        expect(strands[0]).not.toMatch(/stroke-dasharray/);
+        expect(strands[1]).toMatch(/stroke-dasharray="9 3"/);
+        expect(strands[2]).toMatch(/opacity="0.6"/);
+    });
+
+    it('shows a proof with its time, a suspicion in words, and both probes', () => {
+        const html = draw(map({}), { proved: new Map([['p-s', '14:06']]), suspected: new Set(['p-s']), probes: [{ lead: 'A', terminal: 's.L' }, { lead: 'B', terminal: 'way1.out' }] });
+        expect(html).toContain('proved dead here at 14:06');
+        expect(html).toContain('under suspicion');
+        expect(html.match(/fill="#ffd60a"/g)).toHaveLength(2);
+    });
+
+    it('draws the loop of the current on the conductors it takes and no others', () => {
+        const loops = (html: string) => html.match(/stroke-width="6"/g)?.length ?? 0;
+        expect(loops(draw(map({})))).toBe(0);
+        expect(loops(draw(map({}), { loop: new Set(['s|L', 's|E']) }))).toBe(2);
+    });
+
+    it('cuts a long name and keeps it whole for those who ask', () => {
+        const html = draw(map({}));
+        expect(html).toContain('A circuit with a n…');
+        expect(html).toContain('<title>A circuit with a name that is too long for its box, B16, on</title>');
+    });
+});
