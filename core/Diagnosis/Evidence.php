@@ -7,13 +7,21 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 
-/** One recorded reading with the table of what each cause would have shown there. */
-final readonly class Evidence
+/** One recorded reading with the table of what each cause would have shown there, fetched when it is first asked for. */
+final class Evidence
 {
-    public Display $display;
+    public readonly Display $display;
 
-    public function __construct(public string $id, public Measurement $measurement, public Reading $reading, public PredictionTable $table, public string $where)
+    private ?PredictionTable $fetched = null;
+
+    /** @param \Closure(): PredictionTable $table */
+    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where)
     {
         $this->display = new Display($measurement->instrument);
+    }
+
+    public function table(): PredictionTable
+    {
+        return $this->fetched ??= ($this->table)();
     }
 }

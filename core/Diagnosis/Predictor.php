@@ -9,6 +9,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Instrument\Unit;
 
@@ -16,7 +17,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '3';
+    public const VERSION = '4';
 
     /** What each tester's reading depends on beside the lengths of the circuits it is on. */
     private const FACTORS = [
@@ -28,6 +29,10 @@ final class Predictor
         'loop-2-wire' => ['supply'],
         'leakage-clamp' => ['leakage', 'load', 'supply', 'outside'],
     ];
+
+    /** Spreads of one reading (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
+    private const SAME = 1e-3;
+    private const NEAR = 0.05;
 
     private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'leakage-clamp'];
 
@@ -60,8 +65,7 @@ final class Predictor
                 $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spreads[$factor]]));
             }
         }
-        $moves = $sketched ? self::row($display, $base, $shifted, null)->moves : null;
-        $shifted = $sketched ? [] : $shifted;
+        $sound = self::row($display, $base->read(), $shifted, null);
         $known = [];
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
@@ -69,9 +73,12 @@ final class Predictor
                 continue;
             }
             foreach ($hypothesis->changes($house) as $change) {
+                if (null === $change) {
+                    $rows[$hypothesis->id][] = $sound;
+                    continue;
+                }
                 // Both ends of one core are one element: the same change, computed once.
-                $key = serialize($change);
-                $rows[$hypothesis->id][] = $known[$key] ??= self::row($display, $base, $shifted, $change, $moves);
+                $rows[$hypothesis->id][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched);
             }
         }
 
@@ -104,26 +111,55 @@ final class Predictor
     }
 
     /**
-     * @param array<string, Bench>      $shifted
-     * @param array<string, float>|null $moves   when they are known already
+     * Most causes leave most readings alone. Such a row is the sound house's own, so that tables stay small and the
+     * ranking weighs it once; one that hardly moves the reading moves with the factors as the sound house does.
+     *
+     * @param array<string, Bench> $shifted
      */
-    private static function row(Display $display, Bench $base, array $shifted, ?Change $change, ?array $moves = null): Row
+    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched): Row
     {
-        $shown = $base->read($change);
-        if (Unit::Pattern === $display->instrument->unit() || ShownKind::Nothing === $shown->kind) {
-            return new Row($shown, 0.0, 1.0, []);
+        if ($shown->kind === $sound->shown->kind) {
+            $apart = Unit::Pattern === $display->instrument->unit()
+                ? max([0.0, ...array_map(static fn (float $a, float $b): float => abs($a - $b), $shown->lamps, $sound->shown->lamps)])
+                : abs($display->z($shown->value) - $sound->z) / $sound->sigma;
+            if ($apart < self::SAME) {
+                return $sound;
+            }
+            $sketched = $sketched || $apart < self::NEAR;
         }
+
+        return $sketched ? self::placed($display, $shown, $sound->moves) : self::row($display, $shown, $shifted, $change);
+    }
+
+    /** @param array<string, Bench> $shifted */
+    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change): Row
+    {
         $z = $display->z($shown->value);
-        $accuracy = $display->instrument->accuracy();
-        $sigma = $display->spread($shown->value, is_finite($shown->value) ? $accuracy->repeatability($display->instrument->scale(), $shown) : 0.0);
-        $moves ??= ['gain:'.$display->instrument->slug() => $accuracy->gainSpread() * $display->slope($shown->value)];
-        foreach ($shifted as $factor => $bench) {
+        $moves = ['gain:'.$display->instrument->slug() => $display->instrument->accuracy()->gainSpread() * $display->slope($shown->value)];
+        foreach (self::isNumber($display, $shown) ? $shifted : [] as $factor => $bench) {
             $other = $bench->read($change);
             if (ShownKind::Nothing !== $other->kind) {
                 $moves[$factor] = $display->z($other->value) - $z;
             }
         }
 
-        return new Row($shown, $z, max($sigma, 0.002), $moves);
+        return self::placed($display, $shown, $moves);
+    }
+
+    /** @param array<string, float> $moves */
+    private static function placed(Display $display, Shown $shown, array $moves): Row
+    {
+        if (!self::isNumber($display, $shown)) {
+            return new Row($shown, 0.0, 1.0, []);
+        }
+        $scale = $display->instrument->scale();
+        $sigma = $display->spread($shown->value, is_finite($shown->value) ? $display->instrument->accuracy()->repeatability($scale, $shown) : 0.0);
+
+        return new Row($shown, $display->z($shown->value), max($sigma, 0.002), $moves);
+    }
+
+    private static function isNumber(Display $display, Shown $shown): bool
+    {
+        return Unit::Pattern !== $display->instrument->unit() && ShownKind::Nothing !== $shown->kind;
     }
 }

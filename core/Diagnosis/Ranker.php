@@ -16,8 +16,7 @@ final class Ranker
      */
     public static function rank(array $hypotheses, array $evidence): Ranking
     {
-        $usable = $evidence;
-        usort($usable, static fn (Evidence $a, Evidence $b): int => $a->id <=> $b->id);
+        $usable = self::ordered($evidence);
         $standings = [];
         /** @var array<string, LikelihoodResult> $known the same rows give the same answer */
         $known = [];
@@ -27,9 +26,9 @@ final class Ranker
                 continue;
             }
             $bySeverity = [];
-            $severities = [] === $usable ? 1 : \count($usable[0]->table->rows($hypothesis));
+            $severities = [] === $usable ? 1 : \count($usable[0]->table()->rows($hypothesis));
             for ($s = 0; $s < $severities; ++$s) {
-                $rows = array_map(static fn (Evidence $piece): Row => $piece->table->rows($hypothesis)[$s], $usable);
+                $rows = array_map(static fn (Evidence $piece): Row => $piece->table()->rows($hypothesis)[$s], $usable);
                 $key = implode(',', array_map(spl_object_id(...), $rows));
                 $bySeverity[] = $known[$key] ??= Likelihood::of($usable, $rows);
             }
@@ -46,6 +45,18 @@ final class Ranker
     }
 
     /**
+     * @param list<Evidence> $evidence
+     *
+     * @return list<Evidence> in the one order that all rankings use
+     */
+    public static function ordered(array $evidence): array
+    {
+        usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->id <=> $b->id);
+
+        return $evidence;
+    }
+
+    /**
      * A cause nobody thought of leaves most readings as they should be and makes the rest anything: so it does not
      * vanish because sound parts read sound, nor win by being vague.
      *
@@ -53,7 +64,7 @@ final class Ranker
      */
     private static function somethingElse(Hypothesis $hypothesis, array $evidence): Standing
     {
-        $sound = Likelihood::of($evidence, array_map(static fn (Evidence $piece): Row => $piece->table->sound(), $evidence));
+        $sound = Likelihood::of($evidence, array_map(static fn (Evidence $piece): Row => $piece->table()->sound(), $evidence));
         $each = [];
         foreach ($evidence as $at => $piece) {
             $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($sound->each[$at]));

@@ -18,6 +18,38 @@ final readonly class Ranking
     {
     }
 
+    /** @return array<string, array{float, float, list<float>, list<float>, array<string, float>}> hypothesis => its standing, as plain values to be kept */
+    public function export(): array
+    {
+        $plain = [];
+        foreach ($this->standings as $standing) {
+            $plain[$standing->hypothesis->id] = [$standing->probability, $standing->log, $standing->each, $standing->severities, $standing->spread];
+        }
+
+        return $plain;
+    }
+
+    /**
+     * @param list<Hypothesis>                                                                          $hypotheses the same that were ranked
+     * @param list<Evidence>                                                                            $evidence
+     * @param array<string, array{float, float, list<float>, list<float>, array<string, float>}> $plain
+     */
+    public static function restore(array $hypotheses, array $evidence, array $plain): self
+    {
+        $byId = [];
+        foreach ($hypotheses as $hypothesis) {
+            $byId[$hypothesis->id] = $hypothesis;
+        }
+        $standings = [];
+        foreach ($plain as $id => [$probability, $log, $each, $severities, $spread]) {
+            $standing = new Standing($byId[$id], $log, $each, $severities, $spread);
+            $standing->probability = $probability;
+            $standings[] = $standing;
+        }
+
+        return new self($standings, Ranker::ordered($evidence));
+    }
+
     public function probability(string $hypothesisId): float
     {
         foreach ($this->standings as $standing) {

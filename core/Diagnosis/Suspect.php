@@ -96,12 +96,12 @@ final readonly class Suspect
     private function sentence(Evidence $piece): string
     {
         $instrument = $piece->measurement->instrument;
-        $sound = ReadingFormat::shown($piece->table->sound()->shown, $instrument);
+        $sound = ReadingFormat::shown($piece->table()->sound()->shown, $instrument);
         $read = \sprintf('%s: read %s', $piece->where, $piece->reading->raw);
         if (null === $this->lead()->hypothesis->kind) {
             return \sprintf('%s; this house should read %s.', $read, $sound);
         }
-        $rows = $piece->table->rows($this->lead()->hypothesis);
+        $rows = $piece->table()->rows($this->lead()->hypothesis);
         $with = ReadingFormat::shown($rows[$this->lead()->likeliestSeverity()]->shown, $instrument);
 
         return $with === $sound ? \sprintf('%s; %s with and without this.', $read, $with) : \sprintf('%s; with this it would be %s, without %s.', $read, $with, $sound);

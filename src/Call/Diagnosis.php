@@ -52,13 +52,17 @@ final readonly class Diagnosis
                     $reading->source->id->toRfc4122(),
                     $measurement,
                     ReadingParser::parse($reading->raw, $reading->instrument),
-                    $this->table($house, $measurement, $hypotheses),
+                    fn (): PredictionTable => $this->table($house, $measurement, $hypotheses),
                     self::where($house, $measurement),
                 );
             }
         }
 
-        return Ranker::rank($hypotheses, $evidence);
+        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw], $evidence), self::priors($hypotheses));
+        // Several requests of a page ask for the same ranking: it is computed by one of them.
+        $plain = $this->predictions->get($key, static fn (): array => Ranker::rank($hypotheses, $evidence)->export());
+
+        return Ranking::restore($hypotheses, $evidence, $plain);
     }
 
     /**
@@ -70,8 +74,8 @@ final readonly class Diagnosis
     public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, int $most = 4): array
     {
         $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
-        $priors = array_map(static fn (Standing $standing): array => [$standing->hypothesis->id, $standing->hypothesis->prior], $ranking->standings);
-        $key = hash('xxh128', serialize(['next', $house->document, $read, $priors, $now->hash(), $boardOpen, $most, FaultCatalogue::VERSION, Predictor::VERSION]));
+        $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
+        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen, $most]);
         /** @var list<array{string, float, float}> $chosen */
         $chosen = $this->predictions->get($key, fn (): array => array_map(
             static fn (array $candidate): array => [$candidate['plan']->id, $candidate['bits'], $candidate['minutes']],
@@ -155,9 +159,31 @@ final readonly class Diagnosis
     /** @param list<Hypothesis> $hypotheses */
     private function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
     {
-        $key = hash('xxh128', serialize([$house->document, $measurement->hash(), FaultCatalogue::VERSION, Predictor::VERSION]));
+        $key = self::key('table', $house, [$measurement->hash()]);
 
         return $this->predictions->get($key, static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses));
+    }
+
+    /** @param array<array-key, mixed> ...$parts */
+    private static function key(string $what, House $house, array ...$parts): string
+    {
+        return hash('xxh128', serialize([$what, $house->document, FaultCatalogue::VERSION, Predictor::VERSION, ...$parts]));
+    }
+
+    /**
+     * @param list<Hypothesis> $hypotheses
+     *
+     * @return array<string, float>
+     */
+    private static function priors(array $hypotheses): array
+    {
+        $priors = [];
+        foreach ($hypotheses as $hypothesis) {
+            $priors[$hypothesis->id] = $hypothesis->prior;
+        }
+        ksort($priors);
+
+        return $priors;
     }
 
     /** @return list<Standing> */

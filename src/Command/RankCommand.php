@@ -13,6 +13,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
@@ -92,7 +93,7 @@ final class RankCommand extends Command
                 $state = $reading->has('state') ? State::fromArray($reading->object('state')->raw, "/readings/$at/state") : State::resting($house);
                 $measurement = new Measurement($state, $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, "/readings/$at/connection"));
             }
-            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()));
+            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()));
         }
 
         return Ranker::rank($hypotheses, $evidence);

@@ -2,6 +2,8 @@ import createClient from 'openapi-fetch';
 import type { components, paths } from './schema.gen';
 
 export type Schemas = components['schemas'];
+/** A call with everything that happened on it. */
+export type Detail = Schemas['CallDetail'];
 export type Problem = Schemas['ProblemDocument'];
 
 export const api = createClient<paths>({ baseUrl: '' });

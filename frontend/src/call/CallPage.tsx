@@ -1,5 +1,5 @@
 import { NavLink, Navigate, useParams } from 'react-router';
-import type { Schemas } from '../api/client';
+import type { Detail } from '../api/client';
 import { useCall } from '../api/hooks';
 import { Hear } from '../hear/Hear';
 import { Record } from '../record/Record';
@@ -8,8 +8,6 @@ import { MakeSafe } from '../safe/MakeSafe';
 import { Trace } from '../trace/Trace';
 import { Refused, Waiting } from '../ui/parts';
 import { stages } from './stages';
-
-export type Detail = Schemas['CallDetail'];
 
 /** What is missing at a stage before the next is sound; empty when nothing is. */
 function missing(stage: string, detail: Detail): string {

@@ -1,8 +1,8 @@
 import { Field, Label, Textarea } from '@headlessui/react';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
+import type { Detail } from '../api/client';
 import { useObserve, usePicks } from '../api/hooks';
-import type { Detail } from '../call/CallPage';
 import { Button, clock, day, inputLook, Pick, Refused, useDraft } from '../ui/parts';
 
 /** The complaint and its history: what was told and seen, by whom and when. Late things can be added any time. */

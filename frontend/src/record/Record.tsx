@@ -1,7 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import type { Schemas } from '../api/client';
+import type { Detail, Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
-import type { Detail } from '../call/CallPage';
 import { Button, clock, day, inputLook, Mark, percent, Refused, useDraft } from '../ui/parts';
 
 /** The finished story on A4: what was told, made safe, read, found, repaired and proved. */

@@ -1,8 +1,8 @@
 import { Link, useNavigate } from 'react-router';
 import { useState } from 'react';
+import type { Detail } from '../api/client';
 import { useMap, useObserve } from '../api/hooks';
-import type { Detail } from '../call/CallPage';
-import { Ledger } from '../safe/MakeSafe';
+import { Ledger } from '../safe/Ledger';
 import { store } from '../trace/setup';
 import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import type { Detail } from '../api/client';
 import { useMap, useObserve } from '../api/hooks';
-import type { Detail } from '../call/CallPage';
+import { Ledger } from './Ledger';
 import { Button, clock, inputLook, Modal, Pick, Refused, useDraft } from '../ui/parts';
 
 /** Isolation step by step, what was changed for the time being, and the way back. */
@@ -112,30 +113,5 @@ export function MakeSafe({ detail }: { detail: Detail }) {
                 </form>
             </Modal>
         </main>
-    );
-}
-
-/** Everything done to the house for the time being, each with the way back; energising waits for lifted conductors and links. */
-export function Ledger({ detail }: { detail: Detail }) {
-    const observe = useObserve(detail.call.id);
-    const back = (entry: Detail['ledger'][number]) => {
-        observe.mutate({ kind: 'done', payload: { changes: [{ operation: entry.backOperation, subject: entry.subject, value: entry.backValue }] } });
-    };
-    return (
-        <section>
-            <h2 className="mb-1 font-bold">For the time being</h2>
-            {detail.ledger.length === 0 && <p className="text-soft">The house is as it was found.</p>}
-            <ul className="divide-y divide-line">
-                {detail.ledger.map((entry) => (
-                    <li key={entry.operation + entry.subject + entry.value} className="flex items-center justify-between gap-2 py-1">
-                        <span className="min-w-0 break-words">{entry.words}</span>
-                        <Button look="quiet" disabled={observe.isPending} onClick={() => back(entry)}>
-                            Back
-                        </Button>
-                    </li>
-                ))}
-            </ul>
-            <Refused error={observe.error} />
-        </section>
     );
 }

@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
-import type { Schemas } from '../api/client';
+import type { Detail, Schemas } from '../api/client';
 import { useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
-import type { Detail } from '../call/CallPage';
 import { AcceptCause } from '../right/AcceptCause';
-import { Ledger } from '../safe/MakeSafe';
+import { Ledger } from '../safe/Ledger';
 import { Button, clock, Refused, Waiting } from '../ui/parts';
 import { LineMap, type Selection } from './LineMap';
 import { Meter } from './Meter';

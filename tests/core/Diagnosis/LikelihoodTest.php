@@ -105,6 +105,6 @@ final class LikelihoodTest extends TestCase
     {
         $instrument = Instruments::get($slug);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), new PredictionTable([]), 'somewhere');
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([]), 'somewhere');
     }
 }

@@ -14,6 +14,7 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\NextTest;
+use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
@@ -95,6 +96,19 @@ final class RankerTest extends TestCase
         }
     }
 
+    public function testARankingThatWasKeptIsTheRanking(): void
+    {
+        $evidence = self::evidence(Fault::at(self::$house, 'borrowed-neutral', 'stair~up')->change(self::$house), ['residual-pair:stair:low', 'zs:a.front:L-E']);
+        $space = self::space(['residual-trip']);
+        $ranking = Ranker::rank($space, $evidence);
+        /** @var array<string, array{float, float, list<float>, list<float>, array<string, float>}> $kept */
+        $kept = unserialize(serialize($ranking->export()));
+        $again = Ranking::restore($space, array_reverse($evidence), $kept);
+
+        self::assertEquals($ranking->standings, $again->standings);
+        self::assertSame($ranking->suspects()[0]->reasons(), $again->suspects()[0]->reasons());
+    }
+
     public function testReadingsOnOneCableShareItsLength(): void
     {
         // Every R1+R2 of the ring 25 % high: with a length that is only assumed that is one long cable, not four faults.
@@ -103,7 +117,7 @@ final class RankerTest extends TestCase
         foreach (['a', 'b', 'c', 'd'] as $at => $point) {
             $measurement = TestCatalogue::plans($house)["r1-r2:$point"]->measurement;
             $value = 1.25 * (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read()->value;
-            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse(\sprintf('%.2f', $value), $measurement->instrument), Predictor::table($house, $measurement, self::space(['none'])), $point);
+            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse(\sprintf('%.2f', $value), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, self::space(['none'])), $point);
         }
         $ranking = Ranker::rank(self::space(['none']), $evidence);
 
@@ -116,7 +130,7 @@ final class RankerTest extends TestCase
         $house = self::$house;
         $evidence = self::evidence(null, ['r1-r2:a', 'r1-r2:b', 'r1-r2:d', 'zs:c.front:L-E', 'plug-in-check:c.front']);
         $measurement = TestCatalogue::plans($house)['r1-r2:c']->measurement;
-        $evidence[] = new Evidence('9', $measurement, ReadingParser::parse('640', $measurement->instrument), Predictor::table($house, $measurement, self::space(['none'])), 'c');
+        $evidence[] = new Evidence('9', $measurement, ReadingParser::parse('640', $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, self::space(['none'])), 'c');
 
         self::assertGreaterThan(0.3, Ranker::rank(self::space(['none']), $evidence)->probability(Hypothesis::SOUND) + Ranker::rank(self::space(['none']), $evidence)->probability(Hypothesis::ELSE));
     }
@@ -225,7 +239,7 @@ final class RankerTest extends TestCase
             $measurement = TestCatalogue::plans(self::$house)[$id]->measurement;
             $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
             $typed = (new Specimen($measurement->instrument, 100 + $at))->display($shown);
-            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse($typed, $measurement->instrument), Predictor::table(self::$house, $measurement, self::space(['none'])), $id);
+            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse($typed, $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space(['none'])), $id);
         }
 
         return $evidence;
