@@ -21,6 +21,7 @@ use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Unit;
 use YellowProbe\Network\Elimination;
 use YellowProbe\Rules\Judgement;
 use YellowProbe\Rules\Verdict;
@@ -138,9 +139,13 @@ final readonly class ReadingVerdict
                 return false;
             }
         }
-        foreach ($journal->readings() as $earlier) {
-            $failed = !$earlier->proof && null === $earlier->withdrawn && self::failed($earlier->source);
-            if ($failed && $earlier->instrument->slug() === $measurement->instrument->slug() && $earlier->connection?->toArray() === $measurement->connection->toArray()) {
+        $failures = array_filter($journal->readings(), static fn (TakenReading $earlier): bool => !$earlier->proof && null === $earlier->withdrawn && self::failed($earlier->source));
+        $screened = Unit::Pattern === $measurement->instrument->unit();
+        if ($screened && [] !== array_filter($failures, static fn (TakenReading $earlier): bool => Unit::Pattern !== $earlier->instrument->unit())) {
+            return false; // three lamps are screening: where a test failed, that test is the proof
+        }
+        foreach ($failures as $earlier) {
+            if ($earlier->instrument->slug() === $measurement->instrument->slug() && $earlier->connection?->toArray() === $measurement->connection->toArray()) {
                 return true;
             }
         }

@@ -189,6 +189,9 @@ final class CallTest extends ApiTestCase
         $lathe = ['terminals' => ['w-lathe.front-L', 'w-lathe.front-E'], 'around' => []];
         $still = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '112 V']);
         self::assertSame('put-right', self::at($still, 'call', 'stage'));
+        $lamps = ['terminals' => ['w-lathe.front-L', 'w-lathe.front-N', 'w-lathe.front-E'], 'around' => []];
+        $screened = $this->observe($call, 'measured', ['instrument' => 'plug-in-tester', 'connection' => $lamps, 'raw' => '110']);
+        self::assertSame('put-right', self::at($screened, 'call', 'stage'), 'lamps prove nothing where a voltmeter failed');
         $proved = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '229.4 V']);
         self::assertSame('hand-over', self::at($proved, 'call', 'stage'));
         self::assertSame([], self::at($proved, 'call', 'unsafe'));

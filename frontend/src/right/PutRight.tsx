@@ -18,6 +18,9 @@ export function PutRight({ detail }: { detail: Detail }) {
     const accepted = detail.observations.filter((each) => each.kind === 'accepted').at(-1);
     const repairs = detail.observations.filter((each) => each.kind === 'repaired');
     const failed = detail.readings.filter((reading) => !reading.afterRepair && reading.withdrawn === null && reading.placed && (reading.fit === 'off' || reading.judgements.some((judgement) => judgement.verdict === 'bad')));
+    // Where a test failed, that test is the proof; three lamps count only where nothing better was done.
+    const tests = failed.filter((reading) => reading.instrument !== 'plug-in-tester');
+    const toRepeat = tests.length > 0 ? tests : failed;
     const proved = (reading: Detail['readings'][number]) => detail.readings.find((other) => other.proves && other.instrument === reading.instrument && other.terminals.join() === reading.terminals.join() && other.around.join() === reading.around.join());
     if (!accepted) {
         return (
@@ -90,7 +93,7 @@ export function PutRight({ detail }: { detail: Detail }) {
                         <h2 className="mb-1 text-xl font-bold">Prove it</h2>
                         <p className="mb-2 text-soft">A repair without its after-reading is unproved. Bring the house back to the state of the test, dead tests first, then live.</p>
                         <ul className="divide-y divide-line border-y border-line">
-                            {failed.map((reading) => {
+                            {toRepeat.map((reading) => {
                                 const after = proved(reading);
                                 return (
                                     <li key={reading.id} className="flex flex-wrap items-center justify-between gap-3 py-2">

@@ -114,7 +114,7 @@ export function Trace({ detail }: { detail: Detail }) {
                         Switch, lift
                     </Button>
                 </div>
-                <div className="overflow-auto max-lg:max-h-[42dvh] lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
+                <div className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
                     <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} />
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} />
