@@ -8,13 +8,13 @@ namespace YellowProbe\Fault;
 final class FaultCatalogue
 {
     /** Raised whenever a kind, its sites or its severities change, so that stored predictions are not mixed. */
-    public const VERSION = '2';
+    public const VERSION = '3';
 
     /** @return array<string, FaultKind> by slug */
     public static function all(): array
     {
         $kinds = [];
-        foreach ([new LineNeutralReversed(), new OpenLine(), new OpenNeutral(), new OpenCpc(), new LineEarthLeak(), new LineNeutralFault(), new NeutralEarthFault(), new BorrowedNeutral(), new JoinedNeutrals(), new HighResistanceJoint()] as $kind) {
+        foreach ([new LineNeutralReversed(), new NeutralEarthSwapped(), new LineEarthSwapped(), new AccessoryContact(), new NeutralWrongBar(), new OpenLine(), new OpenNeutral(), new OpenCpc(), new LineEarthLeak(), new LineNeutralFault(), new NeutralEarthFault(), new BorrowedNeutral(), new JoinedNeutrals(), new HighResistanceJoint()] as $kind) {
             $kinds[$kind->slug()] = $kind;
         }
 

@@ -37,6 +37,6 @@ final class HighResistanceJoint implements FaultKind
 
     public function change(House $house, FaultSite $site, float $ohms): Change
     {
-        return new Change([$site->things[0]], [NewBranch::moreIn($site->things[0], $ohms)]);
+        return new Change([$site->things[0]], [NewBranch::moreIn($site->things[0], $ohms)], $site->things[1]);
     }
 }

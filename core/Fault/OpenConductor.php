@@ -57,6 +57,6 @@ abstract readonly class OpenConductor implements FaultKind
             $with[] = NewBranch::moved($shunt, $isFirst ? $near : null, $isFirst ? null : $near);
         }
 
-        return new Change($without, $with);
+        return new Change($without, $with, $core->joint($end));
     }
 }

@@ -22,21 +22,26 @@ final readonly class ResolvedChange
     public static function of(Network $network, Change $change): self
     {
         $without = $with = $standing = [];
-        foreach ($change->without as $element) {
-            $branch = $network->branch($element);
-            if (null !== $branch) {
-                $without[] = $branch;
+        foreach ($change->parts() as $part) {
+            if (null !== $part->joint && $network->hasNode($part->joint)) {
+                continue; // a loose end has a node of its own: the joint is parted already
             }
-        }
-        foreach ($change->with as $new) {
-            $branch = null === $new->standsFor ? null : $network->branch($new->standsFor);
-            if (null !== $new->standsFor && null === $branch) {
-                continue;
+            foreach ($part->without as $element) {
+                $branch = $network->branch($element);
+                if (null !== $branch) {
+                    $without[] = $branch;
+                }
             }
-            $entry = self::entry($network, $new, $branch);
-            $with[] = $entry;
-            if (null !== $branch) {
-                $standing[$branch] = $entry;
+            foreach ($part->with as $new) {
+                $branch = null === $new->standsFor ? null : $network->branch($new->standsFor);
+                if (null !== $new->standsFor && null === $branch) {
+                    continue;
+                }
+                $entry = self::entry($network, $new, $branch);
+                $with[] = $entry;
+                if (null !== $branch) {
+                    $standing[$branch] = $entry;
+                }
             }
         }
 

@@ -57,7 +57,7 @@ final class Bench
             $ports->join($a, $b, $y->re, $y->im);
         }
         if ([] === $this->connection->terminals) {
-            return $this->embraced($ports, $resolved->standing);
+            return $this->embraced($ports, $resolved);
         }
         if (1 !== \count(array_unique($this->leads)) && \count(array_unique($this->leads)) === \count($this->leads)) {
             return $this->instrument->apply($ports, $this->leads);
@@ -103,18 +103,18 @@ final class Bench
         return $this->ports[$key];
     }
 
-    /** @param array<int, array{int, int, Complex}> $standing */
-    private function embraced(PortNetwork $ports, array $standing): Shown
+    private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
     {
         $volts = $ports->volts();
         $sum = Complex::zero();
         $largest = 0.0;
         foreach ($this->connection->around as $signed) {
             $branch = $this->network->branch(substr($signed, 1));
-            if (null === $branch) {
-                continue; // nothing flows in a conductor that is lifted or switched off
+            $standing = null === $branch ? null : $resolved->standing[$branch] ?? null;
+            if (null === $branch || (null === $standing && \in_array($branch, $resolved->without, true))) {
+                continue; // nothing flows in a conductor that is lifted, switched off or broken
             }
-            [$a, $b, $y] = $standing[$branch] ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch)];
+            [$a, $b, $y] = $standing ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch)];
             $current = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero())->times($y);
             $sum = '-' === $signed[0] ? $sum->minus($current) : $sum->plus($current);
             $largest = max($largest, $current->modulus());

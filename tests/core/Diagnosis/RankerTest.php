@@ -48,6 +48,10 @@ final class RankerTest extends TestCase
         yield 'neutral touches earth' => ['neutral-earth-fault', 'c', 0.3, ['residual-trip'], ['insulation:ring:N–E', 'insulation:low:N–E', 'zs:c.front:L-N'], 'neutral-earth-fault|'];
         yield 'borrowed neutral' => ['borrowed-neutral', 'stair~up', null, ['residual-trip'], ['residual-pair:stair:low', 'residual-pair:stair:up', 'residual-pair:u1:up'], 'borrowed-neutral|stair~up'];
         yield 'joined neutrals' => ['joined-neutrals', 'low~up', 0.02, ['residual-trip'], ['residual-pair:stair:low', 'residual-pair:u1:low', 'neutral-to-neutral:low:up'], 'joined-neutrals|low~up'];
+        yield 'neutral and earth exchanged' => ['neutral-earth-swapped', 'a', null, ['residual-trip'], ['residual-clamp:ring', 'r1-r2:a', 'r1-r2:b', 'plug-in-check:a.front'], 'neutral-earth-swapped|a'];
+        yield 'line on the case' => ['line-earth-swapped', 'd', null, ['tingle'], ['plug-in-check:d.front', 'polarity-live:d.front:N-E', 'polarity-live:d.front:L-N'], 'line-earth-swapped|d'];
+        yield 'a burnt contact' => ['accessory-contact', 'c.front-L', 3.0, ['part-dead'], ['zs:c.front:L-E', 'zs:c.front:L-N', 'zs:d.front:L-N'], 'accessory-contact|c.front-L'];
+        yield 'the wrong bar' => ['neutral-wrong-bar', 'up~rcd-a-nbar', null, ['residual-trip'], ['residual-pair:u1:up', 'residual-pair:all:rcd-a', 'residual-pair:all:rcd-b', 'residual-pair:l1:low', 'neutral-to-neutral:low:up'], 'neutral-wrong-bar|up~'];
         yield 'damp fitting' => ['line-earth-leak', 'd', 1e4, ['residual-trip'], ['residual-clamp:ring', 'insulation:ring:L–E', 'insulation:ring:N–E'], 'line-earth-leak|'];
         yield 'a short behind a light' => ['line-neutral-fault', 'u2', 0.5, ['overcurrent-trip'], ['insulation:up:L–N', 'insulation:ring:L–N', 'insulation:up:L–E'], 'line-neutral-fault|'];
         yield 'a broken neutral' => ['open-neutral', 'ring-s-spur/N@2', null, ['part-dead'], ['plug-in-check:spur.front', 'polarity-live:spur.front:L-N', 'plug-in-check:b.front'], 'open-neutral|ring-s-spur/N@'];
@@ -209,9 +213,9 @@ final class RankerTest extends TestCase
         $changed = $rates->given(new Story(['residual-trip'], ['board-change']));
 
         self::assertEqualsWithDelta(1.0, array_sum($changed), 1e-12);
-        // 2.5 of 95.4 before (8 + 42 + 9 + 5 + 0.9 + 30.5); nine times that among (8 + 42 + 27 + 45 + 0.9 + 30.5) after.
-        self::assertEqualsWithDelta(2.5 / 95.4, $plain['borrowed-neutral'], 1e-9);
-        self::assertEqualsWithDelta(22.5 / 153.4, $changed['borrowed-neutral'], 1e-9);
+        // 2.5 of 97.65 before; nine times that among 97.65 + 18 + 2 · 20 + 12 (N–E three times, wrong bar nine times) after.
+        self::assertEqualsWithDelta(2.5 / 97.65, $plain['borrowed-neutral'], 1e-9);
+        self::assertEqualsWithDelta(22.5 / 167.65, $changed['borrowed-neutral'], 1e-9);
         self::assertSame($rates->given(new Story(['tingle', 'flicker'])), $rates->given(new Story(['flicker', 'tingle'])));
         $this->expectException(HouseError::class);
         $rates->given(new Story(['humming']));

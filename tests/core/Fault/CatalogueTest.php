@@ -49,7 +49,7 @@ final class CatalogueTest extends TestCase
                 self::assertNotNull($line);
                 self::assertNotNull($earth);
                 // A voltmeter of 10 MΩ draws a little: 0.1 V at most on what these cables couple.
-                self::assertEqualsWithDelta($line->minus($earth)->modulus(), $bench->read($change)->value, str_starts_with($kind->slug(), 'open-') ? 60.0 : 0.1, $kind->slug().' '.$site->id);
+                self::assertEqualsWithDelta($line->minus($earth)->modulus(), $bench->read($change)->value, \in_array($kind->slug(), ['open-cpc', 'open-line', 'open-neutral', 'accessory-contact'], true) ? 60.0 : 0.1, $kind->slug().' '.$site->id);
             }
         }
     }

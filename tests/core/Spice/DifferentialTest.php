@@ -27,7 +27,7 @@ use YellowProbe\Procedure\TestCatalogue;
  */
 final class DifferentialTest extends TestCase
 {
-    private const CASES = 300;
+    private const CASES = 360;
 
     protected function setUp(): void
     {

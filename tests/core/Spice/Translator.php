@@ -94,9 +94,12 @@ final class Translator
                 }
                 break;
             case 'socket':
-                $reversed = 'line-neutral-reversed' === ($this->fault['kind'] ?? '') && $id === ($this->fault['things'][0] ?? '');
-                foreach (['L' => 'N', 'N' => 'L', 'E' => 'E'] as $front => $other) {
-                    $n->resistor("$id.".($reversed ? $other : $front), "$id.front-$front", 0.01);
+                $exchanged = $id === ($this->fault['things'][0] ?? '') ? [
+                    'line-neutral-reversed' => ['L' => 'N', 'N' => 'L'], 'neutral-earth-swapped' => ['N' => 'E', 'E' => 'N'], 'line-earth-swapped' => ['L' => 'E', 'E' => 'L'],
+                ][$this->fault['kind'] ?? ''] ?? [] : [];
+                foreach (['L', 'N', 'E'] as $front) {
+                    $worn = 'accessory-contact' === ($this->fault['kind'] ?? '') && "$id/front-$front" === ($this->fault['things'][0] ?? '') ? $this->fault['ohms'] ?? 0.0 : 0.0;
+                    $n->resistor("$id.".($exchanged[$front] ?? $front), "$id.front-$front", 0.01 + $worn);
                 }
                 break;
             case 'switch':
@@ -212,7 +215,10 @@ final class Translator
     /** A core end on its terminal: not when it is lifted or open, with more ohms when it is bad, through an ammeter when clamped. */
     private function joint(string $joint, string $terminal): void
     {
-        $hit = $joint === ($this->fault['things'][1] ?? '');
+        $hit = $joint === ($this->fault['things'][1] ?? '') && 'neutral-wrong-bar' !== ($this->fault['kind'] ?? '');
+        if ('neutral-wrong-bar' === ($this->fault['kind'] ?? '') && \in_array($joint, \array_slice($this->fault['things'] ?? [], 1), true)) {
+            $terminal = $this->fault['things'][0] ?? '';
+        }
         if (\in_array($joint, $this->state['lifted'], true) || ($hit && str_starts_with($this->fault['kind'] ?? '', 'open-'))) {
             return;
         }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part\Socket;
+
+/** A spread or burnt contact in an outlet: its terminals read well, its front does not. */
+final class AccessoryContact implements FaultKind
+{
+    private const POLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth'];
+
+    public function slug(): string
+    {
+        return 'accessory-contact';
+    }
+
+    public function words(): string
+    {
+        return 'Bad contact inside the accessory';
+    }
+
+    public function class(): string
+    {
+        return 'P';
+    }
+
+    public function severities(): array
+    {
+        return [0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 1e9];
+    }
+
+    public function sites(House $house): array
+    {
+        $sites = [];
+        foreach ($house->partsOfKind('socket') as $socket) {
+            foreach (Socket::outlets($socket) as $outlet) {
+                foreach (self::POLES as $pole => $words) {
+                    $sites[] = new FaultSite("$socket->id.$outlet-$pole", [$socket->element("$outlet-$pole")], [$socket->place], "$words contact of $socket->name");
+                }
+            }
+        }
+
+        return $sites;
+    }
+
+    public function change(House $house, FaultSite $site, float $ohms): Change
+    {
+        return new Change([$site->things[0]], [NewBranch::moreIn($site->things[0], $ohms)]);
+    }
+}
