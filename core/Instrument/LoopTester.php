@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Installation\Excitation;
 use YellowProbe\Network\PortNetwork;
 
 /** The two-wire, high-current loop tester: the impedance between its leads with the supply on. It trips residual devices. */
-final class LoopTester implements Instrument
+final readonly class LoopTester extends LiveTwoLead
 {
     /** Below this it says that there is no supply. */
     private const LEAST_VOLTS = 100.0;
@@ -26,21 +25,6 @@ final class LoopTester implements Instrument
     public function unit(): Unit
     {
         return Unit::Ohm;
-    }
-
-    public function leads(): array
-    {
-        return ['A', 'B'];
-    }
-
-    public function deadOnly(): bool
-    {
-        return false;
-    }
-
-    public function excitation(): Excitation
-    {
-        return Excitation::mains();
     }
 
     public function apply(PortNetwork $ports, array $leads): Shown

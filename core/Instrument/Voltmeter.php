@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Installation\Excitation;
 use YellowProbe\Network\PortNetwork;
 
 /** A voltmeter of high or low input resistance: the low one makes phantom volts vanish. */
-final readonly class Voltmeter implements Instrument
+final readonly class Voltmeter extends LiveTwoLead
 {
     private function __construct(private string $slug, private string $words, private float $inputOhms)
     {
@@ -38,21 +37,6 @@ final readonly class Voltmeter implements Instrument
     public function unit(): Unit
     {
         return Unit::Volt;
-    }
-
-    public function leads(): array
-    {
-        return ['A', 'B'];
-    }
-
-    public function deadOnly(): bool
-    {
-        return false;
-    }
-
-    public function excitation(): Excitation
-    {
-        return Excitation::mains();
     }
 
     public function apply(PortNetwork $ports, array $leads): Shown
