@@ -8,23 +8,13 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Socket;
 
 /** A spread or burnt contact in an outlet: its terminals read well, its front does not. */
-final class AccessoryContact implements FaultKind
+final readonly class AccessoryContact extends NamedFault
 {
     private const POLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth'];
 
-    public function slug(): string
+    public function __construct()
     {
-        return 'accessory-contact';
-    }
-
-    public function words(): string
-    {
-        return 'Bad contact inside the accessory';
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct('accessory-contact', 'Bad contact inside the accessory');
     }
 
     public function severities(): array

@@ -7,21 +7,11 @@ namespace YellowProbe\Fault;
 use YellowProbe\Installation\House;
 
 /** One lamp takes its line from its own circuit and returns its whole current through the neutral of another. */
-final class BorrowedNeutral implements FaultKind
+final readonly class BorrowedNeutral extends NamedFault
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'borrowed-neutral';
-    }
-
-    public function words(): string
-    {
-        return 'Borrowed neutral';
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct('borrowed-neutral', 'Borrowed neutral');
     }
 
     public function severities(): array

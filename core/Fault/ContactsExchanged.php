@@ -8,25 +8,11 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Socket;
 
 /** Two conductors exchanged at one outlet: each of the two contacts is fed from the other's terminal. */
-abstract readonly class ContactsExchanged implements FaultKind
+abstract readonly class ContactsExchanged extends NamedFault
 {
-    protected function __construct(private string $slug, private string $words, private string $first, private string $second, private string $class = 'P')
+    protected function __construct(string $slug, string $words, private string $first, private string $second, string $class = 'P')
     {
-    }
-
-    public function slug(): string
-    {
-        return $this->slug;
-    }
-
-    public function words(): string
-    {
-        return $this->words;
-    }
-
-    public function class(): string
-    {
-        return $this->class;
+        parent::__construct($slug, $words, $class);
     }
 
     public function severities(): array

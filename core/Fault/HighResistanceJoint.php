@@ -8,21 +8,11 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\Role;
 
 /** A loose or burnt joint: ohms in series with one conductor, from 0.05 Ω (warm) to 20 Ω (burnt). */
-final class HighResistanceJoint implements FaultKind
+final readonly class HighResistanceJoint extends NamedFault
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'high-resistance-joint';
-    }
-
-    public function words(): string
-    {
-        return 'High-resistance joint';
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct('high-resistance-joint', 'High-resistance joint');
     }
 
     public function severities(): array

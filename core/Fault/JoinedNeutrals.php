@@ -7,21 +7,11 @@ namespace YellowProbe\Fault;
 use YellowProbe\Installation\House;
 
 /** The neutrals of two circuits touch somewhere beyond the bars: any load on either divides between both. */
-final class JoinedNeutrals implements FaultKind
+final readonly class JoinedNeutrals extends NamedFault
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'joined-neutrals';
-    }
-
-    public function words(): string
-    {
-        return 'Joined neutrals';
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct('joined-neutrals', 'Joined neutrals');
     }
 
     public function severities(): array

@@ -11,21 +11,11 @@ use YellowProbe\Installation\Role;
 use YellowProbe\Installation\Shunts;
 
 /** A way's neutral landed on another group's bar: its whole load unbalances both devices. */
-final class NeutralWrongBar implements FaultKind
+final readonly class NeutralWrongBar extends NamedFault
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'neutral-wrong-bar';
-    }
-
-    public function words(): string
-    {
-        return 'Neutral on the wrong bar';
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct('neutral-wrong-bar', 'Neutral on the wrong bar');
     }
 
     public function severities(): array

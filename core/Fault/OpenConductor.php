@@ -9,29 +9,15 @@ use YellowProbe\Installation\Role;
 use YellowProbe\Installation\Shunts;
 
 /** A conductor is broken at a joint: what lies beyond has lost it, unless a ring feeds it from the other side. */
-abstract readonly class OpenConductor implements FaultKind
+abstract readonly class OpenConductor extends NamedFault
 {
     /** @var list<Role> */
     private array $roles;
 
-    protected function __construct(private string $slug, private string $words, Role ...$roles)
+    protected function __construct(string $slug, string $words, Role ...$roles)
     {
+        parent::__construct($slug, $words);
         $this->roles = array_values($roles);
-    }
-
-    public function slug(): string
-    {
-        return $this->slug;
-    }
-
-    public function words(): string
-    {
-        return $this->words;
-    }
-
-    public function class(): string
-    {
-        return 'P';
     }
 
     public function severities(): array

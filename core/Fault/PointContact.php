@@ -7,26 +7,12 @@ namespace YellowProbe\Fault;
 use YellowProbe\Installation\House;
 
 /** Two conductors touch at a point: hard, through some ohms, or through damp. */
-abstract readonly class PointContact implements FaultKind
+abstract readonly class PointContact extends NamedFault
 {
     /** @param list<float> $severities */
-    protected function __construct(private string $slug, private string $words, private string $first, private string $second, private array $severities)
+    protected function __construct(string $slug, string $words, private string $first, private string $second, private array $severities)
     {
-    }
-
-    public function slug(): string
-    {
-        return $this->slug;
-    }
-
-    public function words(): string
-    {
-        return $this->words;
-    }
-
-    public function class(): string
-    {
-        return 'P';
+        parent::__construct($slug, $words);
     }
 
     public function severities(): array

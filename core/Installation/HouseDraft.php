@@ -110,7 +110,7 @@ final class HouseDraft
             $this->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
         }
         if (null !== $backMetres) {
-            $this->run("$circuit-r".(\count($points) + 1), $circuit, $backMetres, $cable, $from, $this->secondLanding($circuit));
+            $this->run("$circuit-r".(\count($points) + 1), $circuit, $backMetres, $cable, $from, $this->starts[$circuit]);
         }
 
         return $this;
@@ -235,12 +235,6 @@ final class HouseDraft
     {
         $this->circuits[$circuit] = ['name' => $name, 'way' => $way, 'claim' => $claim, 'position' => $n];
         $this->starts[$circuit] = ['line' => $line, 'neutral' => $neutral, 'earth' => 'met.t'.($n + 1)];
-    }
-
-    /** @return array{line: string, neutral: string, earth: string} the terminals that the returning end of a ring shares */
-    private function secondLanding(string $circuit): array
-    {
-        return $this->starts[$circuit];
     }
 
     /** @return array{line: string, neutral: string, earth: string} */

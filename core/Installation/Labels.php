@@ -7,6 +7,9 @@ namespace YellowProbe\Installation;
 /** Names a person uses for the things of a house; ids never appear on a page or a record. */
 final class Labels
 {
+    /** Terminals of the devices of a board. */
+    private const BOARD = ['in' => 'line in', 'out' => 'line out', 'Lin' => 'line in', 'Lout' => 'line out', 'Nin' => 'neutral in', 'Nout' => 'neutral out'];
+
     private const ROLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth', 'SL' => 'switched line', 'L1' => 'leg 1', 'L2' => 'leg 2'];
 
     /** "Hall socket · L", or "Hall socket · N behind the plate" for a terminal that needs the cover off. */
@@ -18,6 +21,8 @@ final class Labels
         }
         $part = $house->parts[$terminal->part];
         $key = match (true) {
+            isset(self::BOARD[$terminal->key]) => self::BOARD[$terminal->key],
+            'bar' === $part->kind => 'terminal '.substr($terminal->key, 1),
             str_starts_with($terminal->key, 'front-') => substr($terminal->key, 6),
             'socket' === $part->kind => $terminal->key.' behind the plate',
             default => $terminal->key,

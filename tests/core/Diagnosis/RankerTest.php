@@ -21,6 +21,7 @@ use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
+use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
@@ -204,6 +205,23 @@ final class RankerTest extends TestCase
         // The neutral of the circuit that is off comes live through the lamp that borrows it.
         self::assertSame(Liveness::MAY_BE_LIVE, $live['u1.N']);
         self::assertSame(Liveness::MAY_BE_LIVE, $live['up-r1/N@1']);
+    }
+
+    public function testEveryKindOfFaultHasARateUnderEverySymptom(): void
+    {
+        $rates = Houses::rates();
+        self::assertNotEmpty($rates->contexts());
+        foreach (array_keys($rates->symptoms()) as $symptom) {
+            $given = $rates->given(new Story([$symptom]));
+            self::assertSame([], array_diff(array_keys(FaultCatalogue::all()), array_keys($given)), $symptom);
+            self::assertSame([], array_filter($given, static fn (float $rate): bool => $rate <= 0.0), $symptom);
+            self::assertSame([], array_diff(array_keys($given), ['sound', 'other', ...array_keys(FaultCatalogue::all())]), "$symptom rates a fault that does not exist");
+        }
+        foreach (array_keys($rates->contexts()) as $context) {
+            $given = $rates->given(new Story([], [$context]));
+            self::assertSame([], array_diff(array_keys($given), ['sound', 'other', ...array_keys(FaultCatalogue::all())]), "$context weighs a fault that does not exist");
+            self::assertNotSame($rates->given(new Story()), $given, "$context changes nothing");
+        }
     }
 
     public function testRatesGivenAStory(): void

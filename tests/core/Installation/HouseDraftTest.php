@@ -75,6 +75,9 @@ final class HouseDraftTest extends TestCase
         self::assertSame('Porch light · SL', Labels::terminal($house, 'porch.SL'));
         self::assertSame('the neutral of Sockets at Neutral bar', Labels::joint($house, 'sockets-r1/N@1'));
         self::assertSame('the line of the tails at Main switch', Labels::joint($house, 'tail-l/L@2'));
+        self::assertSame('Way 1 · line out', Labels::terminal($house, 'way1.out'));
+        self::assertSame('Way 3 · neutral out', Labels::terminal($house, 'way3.Nout'));
+        self::assertSame('Earth bar · terminal 2', Labels::terminal($house, 'met.t2'));
         self::assertSame('unheard.of', Labels::terminal($house, 'unheard.of'));
     }
 

@@ -36,7 +36,7 @@ final class InvarianceTest extends TestCase
         $plans = TestCatalogue::plans($house);
         $renamed = TestCatalogue::plans($other);
         self::assertSameSize($plans, $renamed);
-        foreach (\array_slice($plans, 0, null, true) as $id => $plan) {
+        foreach ($plans as $id => $plan) {
             if (0 !== crc32($id) % 9) {
                 continue; // one in nine is enough
             }
