@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Instrument\Instrument;
-use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ShownKind;
-use YellowProbe\Instrument\Unit;
 
 /**
  * The display of an instrument as a line on which outcomes are cells: z = arsinh(v/c), with c the smallest error.
@@ -70,8 +69,8 @@ final readonly class Display
      */
     public function broad(Reading $reading): float
     {
-        if (Unit::Pattern === $this->instrument->unit()) {
-            return 1.0 / 8.0;
+        if ($this->instrument instanceof PatternInstrument) {
+            return 1.0 / \count($this->instrument->patterns());
         }
         if (ShownKind::Nothing === $reading->kind) {
             return 0.05;
@@ -87,8 +86,8 @@ final readonly class Display
     /** Probability of a pattern or of "no supply" where no number is involved; null for numbers. */
     public function plainProbability(Row $row, Reading $reading): ?float
     {
-        if (ShownKind::Pattern === $reading->kind) {
-            return PlugInTester::probability($row->shown, $reading->pattern);
+        if ($this->instrument instanceof PatternInstrument) {
+            return $this->instrument->probability($row->shown, $reading->pattern);
         }
         if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $row->shown->kind) {
             return $reading->kind === $row->shown->kind ? 0.98 : 0.01;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Instrument\Instrument;
-use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ShownKind;
@@ -44,8 +44,8 @@ final readonly class Expectation
     /** Whether another cause's row could not be told from this one by one reading. */
     public function hides(Row $other): bool
     {
-        if (ShownKind::Pattern === $this->row->shown->kind) {
-            return PlugInTester::pattern($this->row->shown) === PlugInTester::pattern($other->shown);
+        if ($this->instrument instanceof PatternInstrument) {
+            return $this->instrument->pattern($this->row->shown) === $this->instrument->pattern($other->shown);
         }
         if (ShownKind::Nothing === $this->row->shown->kind || ShownKind::Nothing === $other->shown->kind) {
             return $this->row->shown->kind === $other->shown->kind;
@@ -57,8 +57,8 @@ final readonly class Expectation
 
     public function fit(Reading $reading): Fit
     {
-        if (ShownKind::Pattern === $reading->kind) {
-            return PlugInTester::probability($this->row->shown, $reading->pattern) > 0.2 ? Fit::Fits : Fit::Off;
+        if ($this->instrument instanceof PatternInstrument) {
+            return $this->instrument->probability($this->row->shown, $reading->pattern) > 0.2 ? Fit::Fits : Fit::Off;
         }
         if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $this->row->shown->kind) {
             return $reading->kind === $this->row->shown->kind ? Fit::Fits : Fit::Off;

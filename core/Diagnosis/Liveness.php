@@ -10,6 +10,7 @@ use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Elimination;
 use YellowProbe\Network\Network;
 
@@ -35,7 +36,8 @@ final class Liveness
     /** @return array<string, string> terminal (or loose end of a lifted joint) => one of the three */
     public static function of(House $house, State $state, Ranking $ranking): array
     {
-        $network = HouseNetwork::build($house, $state, Excitation::mains());
+        $mains = Excitation::mains(Supply::of($house)->hertz);
+        $network = HouseNetwork::build($house, $state, $mains);
         $live = [];
         foreach (self::liveNodes($network) as $name => $isLive) {
             $live[$name] = $isLive ? self::LIVE : self::EXPECTED_DEAD;
@@ -50,7 +52,7 @@ final class Liveness
                 break;
             }
             $fault = new Fault($hypothesis->kind, $hypothesis->site, $hypothesis->kind->severities()[$standing->likeliestSeverity()] ?? 0.0);
-            foreach (self::liveNodes(ResolvedChange::of($network, $fault->change($house))->network()) as $name => $isLive) {
+            foreach (self::liveNodes(ResolvedChange::of($network, $fault->change($house), $mains)->network()) as $name => $isLive) {
                 if ($isLive && self::EXPECTED_DEAD === $live[$name]) {
                     $live[$name] = self::MAY_BE_LIVE;
                 }

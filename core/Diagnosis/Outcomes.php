@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ShownKind;
-use YellowProbe\Instrument\Unit;
 
 /** The outcomes of a test yet to be done, in at most sixteen cells of the display, and their probabilities under a cause. */
 final readonly class Outcomes
@@ -62,8 +61,10 @@ final readonly class Outcomes
      */
     public function broad(): array
     {
-        if (Unit::Pattern === $this->display->instrument->unit()) {
-            return array_fill(0, 8, 0.125);
+        if ($this->display->instrument instanceof PatternInstrument) {
+            $patterns = \count($this->display->instrument->patterns());
+
+            return array_fill(0, $patterns, 1.0 / $patterns);
         }
         $probabilities = [];
         $last = 0.0;
@@ -80,13 +81,9 @@ final readonly class Outcomes
     /** @return list<float> */
     private function own(Row $row): array
     {
-        if (Unit::Pattern === $this->display->instrument->unit()) {
-            $probabilities = [];
-            for ($code = 0; $code < 8; ++$code) {
-                $probabilities[] = PlugInTester::probability($row->shown, \sprintf('%03b', $code));
-            }
-
-            return $probabilities;
+        $instrument = $this->display->instrument;
+        if ($instrument instanceof PatternInstrument) {
+            return array_map(static fn (string $pattern): float => $instrument->probability($row->shown, $pattern), $instrument->patterns());
         }
         $nothing = $this->display->plainProbability($row, new Reading(ShownKind::Nothing, '')) ?? 0.01;
         $variance = $row->sigma ** 2;

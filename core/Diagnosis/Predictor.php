@@ -17,7 +17,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '5';
+    public const VERSION = '6';
 
     /** What each tester's reading depends on beside the lengths of the circuits it is on. */
     private const FACTORS = [
@@ -26,7 +26,9 @@ final class Predictor
         'plug-in-tester' => [],
         'low-ohm' => [],
         'insulation-tester' => ['insulation'],
+        'insulation-tester-250' => ['insulation'],
         'loop-2-wire' => ['supply'],
+        'loop-3-wire' => ['supply'],
         'leakage-clamp' => ['leakage', 'load', 'supply', 'outside'],
     ];
 
@@ -34,7 +36,7 @@ final class Predictor
     private const SAME = 1e-3;
     private const NEAR = 0.05;
 
-    private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'leakage-clamp'];
+    private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'loop-3-wire', 'leakage-clamp', 'clamp'];
 
     /** @param list<Hypothesis> $hypotheses */
     public static function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
@@ -120,7 +122,7 @@ final class Predictor
     {
         if ($shown->kind === $sound->shown->kind) {
             $apart = Unit::Pattern === $display->instrument->unit()
-                ? max([0.0, ...array_map(static fn (float $a, float $b): float => abs($a - $b), $shown->lamps, $sound->shown->lamps)])
+                ? max([0.0, ...array_map(static fn (float $a, float $b): float => abs($a - $b), $shown->levels, $sound->shown->levels)])
                 : abs($display->z($shown->value) - $sound->z) / $sound->sigma;
             if ($apart < self::SAME) {
                 return $sound;

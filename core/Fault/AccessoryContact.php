@@ -5,31 +5,24 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Socket;
+use YellowProbe\Installation\Part\Outlets;
 
 /** A spread or burnt contact in an outlet: its terminals read well, its front does not. */
 final readonly class AccessoryContact extends NamedFault
 {
-    private const POLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth'];
-
     public function __construct()
     {
-        parent::__construct('accessory-contact', 'Bad contact inside the accessory');
+        parent::__construct('accessory-contact', 'Bad contact inside the accessory', 'P', [0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 1e9]);
     }
 
-    public function severities(): array
-    {
-        return [0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 1e9];
-    }
+    private const POLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth'];
 
     public function sites(House $house): array
     {
         $sites = [];
-        foreach ($house->partsOfKind('socket') as $socket) {
-            foreach (Socket::outlets($socket) as $outlet) {
-                foreach (self::POLES as $pole => $words) {
-                    $sites[] = new FaultSite("$socket->id.$outlet-$pole", [$socket->element("$outlet-$pole")], [$socket->place], "$words contact of $socket->name");
-                }
+        foreach (Outlets::all($house) as [$part, $outlet]) {
+            foreach (self::POLES as $pole => $words) {
+                $sites[] = new FaultSite("$part->id.$outlet-$pole", [$part->element("$outlet-$pole")], [$part->place], "$words contact of $part->name");
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part\Outlets;
 
 /** One lamp takes its line from its own circuit and returns its whole current through the neutral of another. */
 final readonly class BorrowedNeutral extends NamedFault
@@ -12,11 +13,6 @@ final readonly class BorrowedNeutral extends NamedFault
     public function __construct()
     {
         parent::__construct('borrowed-neutral', 'Borrowed neutral');
-    }
-
-    public function severities(): array
-    {
-        return [0.0];
     }
 
     public function sites(House $house): array
@@ -32,7 +28,7 @@ final readonly class BorrowedNeutral extends NamedFault
                 [$point, $weight] = NeutralPairs::nearest($house, $light, $points);
                 $sites[] = new FaultSite(
                     "$light->id~$circuit",
-                    [$light->id, $point->terminal('N')],
+                    [$light->id, Outlets::screw($point, 'N')],
                     array_values(array_unique([$light->place, $point->place])),
                     \sprintf('%s, from %s, returns through the neutral of %s', $light->name, $house->circuits[$own]->name, $house->circuits[$circuit]->name),
                     $weight,

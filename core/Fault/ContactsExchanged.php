@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Socket;
+use YellowProbe\Installation\Part\Outlets;
 
-/** Two conductors exchanged at one outlet: each of the two contacts is fed from the other's terminal. */
+/** Two conductors exchanged at one accessory: each of the two contacts is fed from the other's screw. */
 abstract readonly class ContactsExchanged extends NamedFault
 {
     protected function __construct(string $slug, string $words, private string $first, private string $second, string $class = 'P')
@@ -15,31 +15,26 @@ abstract readonly class ContactsExchanged extends NamedFault
         parent::__construct($slug, $words, $class);
     }
 
-    public function severities(): array
-    {
-        return [0.0];
-    }
-
     public function sites(House $house): array
     {
-        $sites = [];
-        foreach ($house->partsOfKind('socket') as $socket) {
-            $sites[] = new FaultSite($socket->id, [$socket->id], [$socket->place], "at $socket->name");
-        }
-
-        return $sites;
+        return array_map(static fn ($part): FaultSite => new FaultSite($part->id, [$part->id], [$part->place], "at $part->name"), $house->partsOfKind(...Outlets::KINDS));
     }
 
     public function change(House $house, FaultSite $site, float $ohms): Change
     {
-        $socket = $house->parts[$site->things[0]];
+        return self::exchanged($house, $site->things[0], $this->first, $this->second);
+    }
+
+    final protected static function exchanged(House $house, string $part, string $first, string $second): Change
+    {
+        $accessory = $house->parts[$part];
         $change = new Change();
-        foreach (Socket::outlets($socket) as $outlet) {
-            $one = $socket->element("$outlet-$this->first");
-            $other = $socket->element("$outlet-$this->second");
+        foreach (Outlets::of($accessory) as $outlet) {
+            $one = $accessory->element("$outlet-$first");
+            $other = $accessory->element("$outlet-$second");
             $change = $change->and(new Change([$one, $other], [
-                NewBranch::moved($one, $socket->terminal($this->second), null),
-                NewBranch::moved($other, $socket->terminal($this->first), null),
+                NewBranch::moved($one, Outlets::behind($accessory, $outlet, $second), null),
+                NewBranch::moved($other, Outlets::behind($accessory, $outlet, $first), null),
             ]));
         }
 

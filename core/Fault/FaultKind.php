@@ -18,7 +18,12 @@ interface FaultKind
     /** Default class: danger present D, potentially dangerous P, improvement I, further investigation F. */
     public function class(): string;
 
-    /** @return list<float> severities in Ω that stand for the kind at one place, summed over in the ranking */
+    public function nature(): FaultNature;
+
+    /** @return list<Condition> when an intermittent form of it is there */
+    public function conditions(): array;
+
+    /** @return non-empty-list<float> severities in Ω that stand for the kind at one place, summed over in the ranking; 0 where it has none */
     public function severities(): array;
 
     /** @return list<FaultSite> every place of the house where it can be, in a fixed order */

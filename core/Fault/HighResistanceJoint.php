@@ -12,17 +12,12 @@ final readonly class HighResistanceJoint extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('high-resistance-joint', 'High-resistance joint');
-    }
-
-    public function severities(): array
-    {
-        return [0.05, 0.15, 0.4, 1.0, 2.5, 7.0, 20.0];
+        parent::__construct('high-resistance-joint', 'High-resistance joint', 'P', [0.05, 0.15, 0.4, 1.0, 2.5, 7.0, 20.0]);
     }
 
     public function sites(House $house): array
     {
-        return CoreSites::of($house, Role::Line, Role::Neutral, Role::Earth, Role::SwitchedLine);
+        return CoreSites::of($house, Role::Line, Role::Neutral, Role::Earth, Role::SwitchedLine, Role::Leg1, Role::Leg2);
     }
 
     public function change(House $house, FaultSite $site, float $ohms): Change

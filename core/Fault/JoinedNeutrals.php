@@ -5,18 +5,14 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part\Outlets;
 
 /** The neutrals of two circuits touch somewhere beyond the bars: any load on either divides between both. */
 final readonly class JoinedNeutrals extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('joined-neutrals', 'Joined neutrals');
-    }
-
-    public function severities(): array
-    {
-        return [0.005, 0.02, 0.06, 0.2, 0.6, 2.0, 5.0];
+        parent::__construct('joined-neutrals', 'Joined neutrals', 'P', [0.005, 0.02, 0.06, 0.2, 0.6, 2.0, 5.0]);
     }
 
     public function sites(House $house): array
@@ -35,7 +31,7 @@ final readonly class JoinedNeutrals extends NamedFault
                 }
                 $sites[] = new FaultSite(
                     "$a~$b",
-                    [$from->terminal('N'), $to->terminal('N')],
+                    [Outlets::screw($from, 'N'), Outlets::screw($to, 'N')],
                     array_values(array_unique([$from->place, $to->place])),
                     \sprintf('of %s and %s', $house->circuits[$a]->name, $house->circuits[$b]->name),
                     $weight,

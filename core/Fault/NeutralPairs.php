@@ -6,6 +6,7 @@ namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Part\Outlets;
 
 /** Where the neutrals of two circuits come near each other. */
 final class NeutralPairs
@@ -17,9 +18,9 @@ final class NeutralPairs
     public static function pointsByCircuit(House $house): array
     {
         $points = [];
-        foreach ($house->partsOfKind('socket', 'light', 'junction', 'appliance') as $part) {
+        foreach (Outlets::points($house) as $part) {
             $circuit = $house->circuitOfPart($part->id);
-            if (null !== $circuit && '' === $part->attributes->string('pluggedInto', '')) {
+            if (null !== $circuit) {
                 $points[$circuit][] = $part;
             }
         }

@@ -8,7 +8,6 @@ use YellowProbe\Installation\Core;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Role;
-use YellowProbe\Installation\Shunts;
 
 /** A way's neutral landed on another group's bar: its whole load unbalances both devices. */
 final readonly class NeutralWrongBar extends NamedFault
@@ -16,11 +15,6 @@ final readonly class NeutralWrongBar extends NamedFault
     public function __construct()
     {
         parent::__construct('neutral-wrong-bar', 'Neutral on the wrong bar');
-    }
-
-    public function severities(): array
-    {
-        return [0.0];
     }
 
     public function sites(House $house): array
@@ -47,15 +41,7 @@ final readonly class NeutralWrongBar extends NamedFault
     {
         $change = new Change();
         foreach (\array_slice($site->things, 1) as $joint) {
-            [$core, $end] = $house->joint($joint) ?? throw new \LogicException('A neutral lands through a joint.');
-            $without = [$core->element()];
-            $with = [NewBranch::moved($core->element(), 1 === $end ? $site->things[0] : null, 2 === $end ? $site->things[0] : null)];
-            // What the cable couples at this end goes with it.
-            foreach (Shunts::of($house->cables[$core->cable], $core, $end) as [$shunt, $isFirst]) {
-                $without[] = $shunt;
-                $with[] = NewBranch::moved($shunt, $isFirst ? $site->things[0] : null, $isFirst ? null : $site->things[0]);
-            }
-            $change = $change->and(new Change($without, $with, $joint));
+            $change = $change->and(Relanding::of($house, $joint, $site->things[0]));
         }
 
         return $change;

@@ -5,30 +5,63 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 /**
- * A resistance that a fault puts between two nodes of the house's network.
+ * Something that a fault puts between two nodes of the house's network.
  *
- * Either a number of ohms, or "as the element it stands for, plus ohms": then it carries that element's current for
- * whoever clamps it, and is absent when that element is absent in the state.
+ * Either ohms, a capacitor or a source of its own, or "as the element it stands for, and more": then it carries that
+ * element's current for whoever clamps it, and is absent when that element is absent in the state.
  */
 final readonly class NewBranch
 {
     /**
-     * @param string|null $a node, or null for the first end of the element it stands for
-     * @param string|null $b node, or null for its second end
+     * @param string|null $a         node, or null for the first end of the element it stands for
+     * @param string|null $b         node, or null for its second end
+     * @param float       $ohms      in series
+     * @param float       $farads    instead of ohms
+     * @param float       $volts     a source in series, positive towards b; at rest while a tester drives
+     * @param string|null $likewise  element whose source it has too, behind ohms of its own
      */
-    private function __construct(public ?string $a, public ?string $b, public float $ohms, public ?string $standsFor)
-    {
+    private function __construct(
+        public ?string $a,
+        public ?string $b,
+        public float $ohms = 0.0,
+        public ?string $standsFor = null,
+        public float $farads = 0.0,
+        public float $volts = 0.0,
+        public ?string $likewise = null,
+    ) {
     }
 
     public static function contact(string $a, string $b, float $ohms): self
     {
-        return new self($a, $b, $ohms, null);
+        return new self($a, $b, $ohms);
+    }
+
+    public static function capacitor(string $a, string $b, float $farads): self
+    {
+        return new self($a, $b, 0.0, null, $farads);
+    }
+
+    public static function source(string $a, string $b, float $volts, float $ohms): self
+    {
+        return new self($a, $b, $ohms, null, 0.0, $volts);
+    }
+
+    /** Another way in from the same source: a neighbour's load on the supply. */
+    public static function likewise(string $element, string $a, string $b, float $ohms): self
+    {
+        return new self($a, $b, $ohms, null, 0.0, 0.0, $element);
     }
 
     /** The same element with more resistance in it. */
     public static function moreIn(string $element, float $ohms): self
     {
         return new self(null, null, $ohms, $element);
+    }
+
+    /** The same element with a source in it, positive towards its second end. */
+    public static function driven(string $element, float $volts): self
+    {
+        return new self(null, null, 0.0, $element, 0.0, $volts);
     }
 
     /** The same element landed elsewhere. */

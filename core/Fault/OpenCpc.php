@@ -11,6 +11,6 @@ final readonly class OpenCpc extends OpenConductor
 {
     public function __construct()
     {
-        parent::__construct('open-cpc', 'Open cpc', Role::Earth);
+        parent::__construct('open-cpc', 'Open cpc', 'P', Role::Earth);
     }
 }

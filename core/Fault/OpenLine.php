@@ -11,6 +11,6 @@ final readonly class OpenLine extends OpenConductor
 {
     public function __construct()
     {
-        parent::__construct('open-line', 'Open line', Role::Line, Role::SwitchedLine);
+        parent::__construct('open-line', 'Open line', 'I', Role::Line, Role::SwitchedLine, Role::Leg1, Role::Leg2);
     }
 }

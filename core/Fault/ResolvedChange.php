@@ -4,22 +4,26 @@ declare(strict_types=1);
 
 namespace YellowProbe\Fault;
 
+use YellowProbe\Installation\Excitation;
 use YellowProbe\Network\Complex;
 use YellowProbe\Network\Network;
 
-/** A change with its names resolved to the nodes and branches of one network. What stands for an absent element is absent too. */
+/**
+ * A change with its names resolved to the nodes and branches of one network. What stands for an absent element is absent
+ * too; a branch is given as its nodes, its admittance and the Norton current of the source in it.
+ */
 final readonly class ResolvedChange
 {
     /**
-     * @param list<int>                            $without
-     * @param list<array{int, int, Complex}>       $with     nodes and admittance
-     * @param array<int, array{int, int, Complex}> $standing branch taken out => what stands for it
+     * @param list<int>                                     $without
+     * @param list<array{int, int, Complex, Complex}>       $with
+     * @param array<int, array{int, int, Complex, Complex}> $standing branch taken out => what stands for it
      */
     private function __construct(private Network $network, public array $without, public array $with, public array $standing)
     {
     }
 
-    public static function of(Network $network, Change $change): self
+    public static function of(Network $network, Change $change, Excitation $excitation): self
     {
         $without = $with = $standing = [];
         foreach ($change->parts() as $part) {
@@ -29,7 +33,7 @@ final readonly class ResolvedChange
             foreach ($part->without as $element) {
                 $branch = $network->branch($element);
                 if (null !== $branch) {
-                    $without[] = $branch;
+                    $without[$branch] = $branch;
                 }
             }
             foreach ($part->with as $new) {
@@ -37,15 +41,17 @@ final readonly class ResolvedChange
                 if (null !== $new->standsFor && null === $branch) {
                     continue;
                 }
-                $entry = self::entry($network, $new, $branch);
-                $with[] = $entry;
-                if (null !== $branch) {
+                // A core moved at one end by one part of a change and at the other by another: the second starts from the first.
+                $entry = null === $branch ? self::fresh($network, $new, $excitation) : self::altered($network, $new, $standing[$branch] ?? [$network->from[$branch], $network->to[$branch], $network->admittance($branch), $network->driven($branch)], $excitation);
+                if (null === $branch) {
+                    $with[] = $entry;
+                } else {
                     $standing[$branch] = $entry;
                 }
             }
         }
 
-        return new self($network, $without, $with, $standing);
+        return new self($network, array_values($without), [...$with, ...array_values($standing)], $standing);
     }
 
     /** The network with the fault in it, to be solved as a whole. */
@@ -54,18 +60,40 @@ final readonly class ResolvedChange
         return $this->network->changed($this->without, $this->with);
     }
 
-    /** @return array{int, int, Complex} */
-    private static function entry(Network $network, NewBranch $new, ?int $branch): array
+    /** @return array{int, int, Complex, Complex} */
+    private static function fresh(Network $network, NewBranch $new, Excitation $excitation): array
     {
-        if (null === $branch) {
-            return [$network->node((string) $new->a), $network->node((string) $new->b), new Complex(1.0 / max($new->ohms, 1e-6))];
+        $a = $network->node((string) $new->a);
+        $b = $network->node((string) $new->b);
+        if ($new->farads > 0.0) {
+            return [$a, $b, new Complex(0.0, $excitation->susceptance($new->farads)), Complex::zero()];
         }
-        $y = $network->admittance($branch);
+        $siemens = 1.0 / max($new->ohms, 1e-6);
+        $current = new Complex($excitation->isMains() ? $new->volts * $siemens : 0.0);
+        $like = null === $new->likewise ? null : $network->branch($new->likewise);
+        if (null !== $like) {
+            $current = $current->plus($network->driven($like)->over($network->admittance($like))->times(new Complex($siemens)));
+        }
 
-        return [
-            null === $new->a ? $network->from[$branch] : $network->node($new->a),
-            null === $new->b ? $network->to[$branch] : $network->node($new->b),
-            0.0 === $new->ohms ? $y : $y->over((new Complex(1.0))->plus($y->times(new Complex($new->ohms)))),
-        ];
+        return [$a, $b, new Complex($siemens), $current];
+    }
+
+    /**
+     * @param array{int, int, Complex, Complex} $was
+     *
+     * @return array{int, int, Complex, Complex}
+     */
+    private static function altered(Network $network, NewBranch $new, array $was, Excitation $excitation): array
+    {
+        [$from, $to, $y, $j] = $was;
+        if (0.0 !== $new->ohms) {
+            $share = (new Complex(1.0))->plus($y->times(new Complex($new->ohms)));
+            [$y, $j] = [$y->over($share), $j->over($share)];
+        }
+        if (0.0 !== $new->volts && $excitation->isMains()) {
+            $j = $j->plus($y->times(new Complex($new->volts)));
+        }
+
+        return [null === $new->a ? $from : $network->node($new->a), null === $new->b ? $to : $network->node($new->b), $y, $j];
     }
 }

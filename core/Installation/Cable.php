@@ -24,9 +24,7 @@ final readonly class Cable
         if ($this->attributes->has('ohms')) {
             return $this->attributes->positive('ohms');
         }
-        $area = Role::Earth === $core->role && $this->attributes->has('cpcMm2') ? 'cpcMm2' : 'mm2';
-        $perMetre = Copper::ohmsPerMetre($this->attributes->number($area), $this->attributes->path."/$area");
 
-        return $perMetre * $this->lengthMetres->value * Copper::temperatureFactor($this->attributes->number('temperatureCelsius', 20.0));
+        return Copper::ohmsPerMetre($this->attributes, Role::Earth === $core->role) * $this->lengthMetres->value * Copper::temperatureFactor($this->attributes->number('temperatureCelsius', 20.0));
     }
 }

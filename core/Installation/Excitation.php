@@ -4,27 +4,49 @@ declare(strict_types=1);
 
 namespace YellowProbe\Installation;
 
-/** At what frequency the network is driven: 0 Hz from a tester's own battery, or the mains with its sources on. */
+/** What drives the network: the mains with its sources on, a tester's own battery, or a tester's own alternating current. */
 final readonly class Excitation
 {
-    private function __construct(public float $hertz)
+    private function __construct(public float $hertz, private bool $sourcesOn, public float $directVolts = 0.0, public bool $smallSignal = false)
     {
     }
 
-    /** A tester's direct current; the mains sources are only their resistances then. */
-    public static function direct(): self
+    /**
+     * A tester's direct current; the mains sources are only their resistances then.
+     *
+     * @param float $volts that the tester applies to an open circuit: what starts to conduct above some volts depends on it
+     */
+    public static function direct(float $volts = 4.0): self
     {
-        return new self(0.0);
+        return new self(0.0, false, $volts);
     }
 
     public static function mains(float $hertz = 50.0): self
     {
-        return new self($hertz);
+        return new self($hertz, true);
+    }
+
+    /** The mains, read with a current too small to magnetise the core of a residual device: its impedance is in the reading. */
+    public static function mainsSmallSignal(float $hertz = 50.0): self
+    {
+        return new self($hertz, true, 0.0, true);
+    }
+
+    /** A tester's alternating current of its own frequency, with the supply at rest. */
+    public static function tester(float $hertz): self
+    {
+        return new self($hertz, false);
     }
 
     public function isMains(): bool
     {
-        return $this->hertz > 0.0;
+        return $this->sourcesOn;
+    }
+
+    /** The same at the frequency of a supply; a tester keeps its own. */
+    public function at(float $hertz): self
+    {
+        return $this->sourcesOn ? new self($hertz, true, 0.0, $this->smallSignal) : $this;
     }
 
     /** Susceptance of a capacitor, siemens. */

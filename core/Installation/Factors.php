@@ -9,12 +9,12 @@ namespace YellowProbe\Installation;
  *
  * "length:<circuit>" stretches every cable of a circuit, "supply" the impedances upstream of the main switch, "volts"
  * the supply voltage, "outside" what other customers put on the neutral, "insulation" all insulation of cables, "leakage" filters and leaks of appliances, "load" their
- * power.
+ * power, "device" the trip current of residual devices.
  */
 final readonly class Factors
 {
     /** Standard deviations of the logarithms for a house surveyed in the ordinary way. */
-    public const SPREADS = ['supply' => 0.25, 'outside' => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05];
+    public const SPREADS = ['supply' => 0.25, 'outside' => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05, 'device' => 0.09];
 
     /** @param array<string, float> $logs */
     public function __construct(private array $logs = [])

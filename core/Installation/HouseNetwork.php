@@ -30,15 +30,24 @@ final class HouseNetwork
     /** Sound PVC, per pair of conductors, MΩ·km. */
     public const MEGOHM_KM = 10000.0;
 
-    /** pF/m: line or neutral to the cpc between them, and across it. */
-    private const PICOFARADS_TO_EARTH = 100.0;
-    private const PICOFARADS_ACROSS = 50.0;
+    /** kind of cable => pF/m of a pair with the cpc, and of any other pair (typical values T2) */
+    private const PICOFARADS_PER_METRE = [
+        'flat' => [100.0, 50.0],
+        'multiwire' => [100.0, 50.0],
+        'flex' => [120.0, 120.0],
+        'armoured' => [250.0, 120.0],
+        'mineral' => [250.0, 120.0],
+        'conduit' => [30.0, 30.0],
+        'steel-conduit' => [100.0, 50.0],
+    ];
 
     public static function build(House $house, State $state, Excitation $excitation, Factors $factors = new Factors()): Network
     {
         $builder = new NetworkBuilder();
         $builder->node(self::GROUND);
-        $context = new PartContext($builder, $house, $state, $excitation, $factors);
+        $supply = Supply::of($house);
+        $excitation = $excitation->at($supply->hertz);
+        $context = new PartContext($builder, $house, $state, $excitation, $factors, $supply);
         foreach ($house->terminals as $terminal) {
             $builder->node($terminal->id);
         }
@@ -47,6 +56,11 @@ final class HouseNetwork
         }
         foreach ($house->cables as $cable) {
             self::cable($builder, $cable, $state, $excitation, $factors);
+        }
+        foreach (array_keys($state->loads, State::HEATER, true) as $outlet) {
+            if ($house->hasTerminal("$outlet-L")) {
+                $builder->resistor("heater@$outlet", "$outlet-L", "$outlet-N", $supply->nominalVolts ** 2 / State::HEATER_WATTS);
+            }
         }
         foreach ($state->links as $at => [$a, $b]) {
             $builder->resistor("link#$at", $a, $b, self::LINK_OHMS);
@@ -75,9 +89,10 @@ final class HouseNetwork
         if ($metres <= 0.0) {
             return;
         }
+        [$toEarth, $across] = self::PICOFARADS_PER_METRE[$cable->kind] ?? throw new HouseError("/cables/$cable->id/kind", \sprintf('No kind of cable is called "%s"; known are %s.', $cable->kind, implode(', ', array_keys(self::PICOFARADS_PER_METRE))));
         $siemens = $metres / 1000.0 / ($cable->attributes->positive('insulationMegohmKm', self::MEGOHM_KM) * 1e6 * $factors->times('insulation'));
         foreach (Shunts::pairs($cable) as [$a, $b]) {
-            $perMetre = Role::Earth === $a->role || Role::Earth === $b->role ? self::PICOFARADS_TO_EARTH : self::PICOFARADS_ACROSS;
+            $perMetre = Role::Earth === $a->role || Role::Earth === $b->role ? $toEarth : $across;
             $susceptance = $excitation->susceptance($perMetre * 1e-12 * $metres);
             foreach ([1, 2] as $end) {
                 $builder->admittance(Shunts::element($cable, $a, $b, $end), $ends[$a->key][$end], $ends[$b->key][$end], $siemens / 2.0, $susceptance / 2.0);

@@ -31,6 +31,16 @@ final class Labels
         return "$part->name · $key";
     }
 
+    /** A terminal or an end of a core, whichever this is. */
+    public static function end(House $house, string $id): string
+    {
+        return match (true) {
+            HouseNetwork::GROUND === $id => 'a ground spike',
+            null !== $house->joint($id) => self::joint($house, $id),
+            default => self::terminal($house, $id),
+        };
+    }
+
     /** "neutral of Way 4 at the neutral bar". */
     public static function joint(House $house, string $joint): string
     {

@@ -11,11 +11,15 @@ namespace YellowProbe\Installation;
  */
 final readonly class State
 {
+    /** What stands in for a load at an outlet: a heater of 2 kW plugged in for a test. */
+    public const HEATER = 'heater';
+    public const HEATER_WATTS = 2000.0;
+
     /**
      * @param array<string, string> $positions part => on | off, or 1 | 2 for a two-way switch
      * @param array<string, true>   $lifted    joints taken out of their terminals
      * @param list<array{string, string}> $links test links fitted between two terminals, each pair sorted
-     * @param array<string, string> $loads     load => on | off | out (unplugged, lamp removed)
+     * @param array<string, string> $loads     load => on | off | out (unplugged, lamp removed); outlet ("socket.front") => heater
      */
     private function __construct(public array $positions, public array $lifted, public array $links, public array $loads)
     {

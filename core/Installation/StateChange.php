@@ -7,7 +7,7 @@ namespace YellowProbe\Installation;
 /** One thing done to the state of a house: a switch set, a load turned or pulled out, a conductor lifted, a link fitted. */
 final readonly class StateChange
 {
-    private const VALUES = ['set' => ['on', 'off', '1', '2'], 'load' => ['on', 'off', 'out']];
+    private const VALUES = ['set' => ['on', 'off', '1', '2'], 'load' => ['on', 'off', 'out', State::HEATER]];
 
     /**
      * @param string $operation set | load | lift | refit | link | unlink
@@ -28,9 +28,10 @@ final readonly class StateChange
         $attributes = new Attributes($raw, $path);
         $change = new self($attributes->string('operation'), $attributes->string('subject'), $attributes->string('value', ''));
         $known = match ($change->operation) {
-            'set', 'load' => isset($house->parts[$change->subject]),
+            'set' => isset($house->parts[$change->subject]),
+            'load' => isset($house->parts[$change->subject]) || $house->hasTerminal("$change->subject-L"),
             'lift', 'refit' => null !== $house->joint($change->subject),
-            'link', 'unlink' => $house->hasTerminal($change->subject) && $house->hasTerminal($change->value),
+            'link', 'unlink' => self::isEnd($house, $change->subject) && self::isEnd($house, $change->value),
             default => throw new HouseError("$path/operation", 'Expected one of set, load, lift, refit, link, unlink.'),
         };
         if (!$known) {
@@ -71,13 +72,20 @@ final readonly class StateChange
             'load' => match ($this->value) {
                 'out' => $this->isLight($house) ? \sprintf('Take the lamp out of %s', $this->partName($house)) : \sprintf('Unplug or disconnect %s', $this->partName($house)),
                 'off' => \sprintf('Turn %s off', $this->partName($house)),
+                State::HEATER => \sprintf('Plug a heater of 2 kW into %s', $this->partName($house)),
                 default => $this->isLight($house) ? \sprintf('Have a lamp in %s', $this->partName($house)) : \sprintf('Turn %s on', $this->partName($house)),
             },
             'lift' => \sprintf('Lift %s', $this->jointName($house)),
             'refit' => \sprintf('Refit %s', $this->jointName($house)),
-            'link' => \sprintf('Link %s to %s', Labels::terminal($house, $this->subject), Labels::terminal($house, $this->value)),
-            default => \sprintf('Take the link off %s and %s', Labels::terminal($house, $this->subject), Labels::terminal($house, $this->value)),
+            'link' => \sprintf('Link %s to %s', Labels::end($house, $this->subject), Labels::end($house, $this->value)),
+            default => \sprintf('Take the link off %s and %s', Labels::end($house, $this->subject), Labels::end($house, $this->value)),
         };
+    }
+
+    /** A terminal, or an end of a core that is out of its terminal. */
+    private static function isEnd(House $house, string $id): bool
+    {
+        return $house->hasTerminal($id) || null !== $house->joint($id);
     }
 
     private function setWords(House $house): string
@@ -94,7 +102,7 @@ final readonly class StateChange
 
     private function partName(House $house): string
     {
-        return $house->parts[$this->subject]->name ?? $this->subject;
+        return $house->parts[explode('.', $this->subject)[0]]->name ?? $this->subject;
     }
 
     private function jointName(House $house): string

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
+use YellowProbe\Device\ResidualLaw;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\ResolvedChange;
+use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
 use YellowProbe\Network\Elimination;
 use YellowProbe\Network\Network;
@@ -26,16 +29,23 @@ final class Bench
 {
     private readonly Network $network;
     private readonly Elimination $elimination;
+    private readonly Supply $supply;
+    private readonly Excitation $excitation;
 
     /** @var list<int> */
     private readonly array $leads;
 
+    /** @var list<array{int, int, float, float}> what may conduct at the tester's volts */
+    private readonly array $thresholds;
+
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
     private array $ports = [];
 
-    public function __construct(House $house, State $state, private readonly Instrument $instrument, private readonly Connection $connection, Factors $factors = new Factors())
+    public function __construct(private readonly House $house, State $state, private readonly Instrument $instrument, private readonly Connection $connection, private readonly Factors $factors = new Factors())
     {
-        $this->network = HouseNetwork::build($house, $state, $instrument->excitation(), $factors);
+        $this->supply = Supply::of($house);
+        $this->excitation = $instrument->excitation()->at($this->supply->hertz);
+        $this->network = HouseNetwork::build($house, $state, $this->excitation, $factors);
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
             if (!$this->network->hasNode($terminal)) {
@@ -44,6 +54,8 @@ final class Bench
             $leads[] = $this->network->node($terminal);
         }
         $this->leads = $leads;
+        $volts = $this->excitation->directVolts;
+        $this->thresholds = array_values(array_filter($this->network->thresholds, static fn (array $threshold): bool => $threshold[2] < $volts));
         $datum = [] === $leads ? $this->network->node(HouseNetwork::GROUND) : $leads[\count($leads) - 1];
         $this->elimination = Elimination::of($this->network, $datum, $this->testPorts());
     }
@@ -51,20 +63,28 @@ final class Bench
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
     public function read(?Change $fault = null): Shown
     {
-        $resolved = ResolvedChange::of($this->network, $fault ?? new Change());
+        $fault ??= new Change();
+        $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
         $ports = clone $this->portsFor($resolved);
-        foreach ($resolved->with as [$a, $b, $y]) {
+        foreach ($resolved->with as [$a, $b, $y, $j]) {
             $ports->join($a, $b, $y->re, $y->im);
+            $ports->drive($a, $b, $j->re, $j->im);
         }
         if ([] === $this->connection->terminals) {
             return $this->embraced($ports, $resolved);
         }
-        if (1 !== \count(array_unique($this->leads)) && \count(array_unique($this->leads)) === \count($this->leads)) {
-            return $this->instrument->apply($ports, $this->leads);
+        if (\count(array_unique($this->leads)) !== \count($this->leads)) {
+            // Ideal links have put two leads on one node: there is nothing between them.
+            return Unit::Pattern === $this->instrument->unit() ? Shown::levels([0.0, 0.0, 0.0]) : Shown::value(0.0);
+        }
+        if ($this->instrument instanceof ResidualTester) {
+            return $this->acted($this->instrument, $ports, $resolved, $fault);
+        }
+        if ([] !== $this->thresholds && $this->instrument instanceof DirectOhmmeter) {
+            $ports = Thresholds::settled($ports, $this->leads[0], $this->instrument, $this->thresholds);
         }
 
-        // Ideal links have put two leads on one node: there is nothing between them.
-        return Unit::Pattern === $this->instrument->unit() ? Shown::lamps([0.0, 0.0, 0.0]) : Shown::value(0.0);
+        return $this->instrument->apply($ports, $this->leads, $this->supply);
     }
 
     /** @return list<int> */
@@ -77,6 +97,10 @@ final class Bench
                 $ports[] = $this->network->from[$branch];
                 $ports[] = $this->network->to[$branch];
             }
+        }
+        foreach ($this->thresholds as [$a, $b]) {
+            $ports[] = $a;
+            $ports[] = $b;
         }
 
         return array_values(array_unique($ports));
@@ -103,24 +127,51 @@ final class Bench
         return $this->ports[$key];
     }
 
-    private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
+    /** @return list<array{int, int, Complex, Complex, bool}> embraced branches as they stand with the fault: nodes, admittance, source, counted backward */
+    private function aroundNow(ResolvedChange $resolved): array
     {
-        $volts = $ports->volts();
-        $sum = Complex::zero();
-        $largest = 0.0;
+        $around = [];
         foreach ($this->connection->around as $signed) {
             $branch = $this->network->branch(substr($signed, 1));
             $standing = null === $branch ? null : $resolved->standing[$branch] ?? null;
             if (null === $branch || (null === $standing && \in_array($branch, $resolved->without, true))) {
                 continue; // nothing flows in a conductor that is lifted, switched off or broken
             }
-            [$a, $b, $y] = $standing ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch)];
-            $current = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero())->times($y);
-            $sum = '-' === $signed[0] ? $sum->minus($current) : $sum->plus($current);
+            $around[] = [...($standing ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch), $this->network->driven($branch)]), '-' === $signed[0]];
+        }
+
+        return $around;
+    }
+
+    private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
+    {
+        $volts = $ports->volts();
+        $sum = Complex::zero();
+        $largest = $watts = 0.0;
+        foreach ($this->aroundNow($resolved) as [$a, $b, $y, $j, $backward]) {
+            $drop = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero());
+            $current = $drop->times($y)->plus($j);
+            $sum = $backward ? $sum->minus($current) : $sum->plus($current);
             $largest = max($largest, $current->modulus());
+            $watts += $drop->re * $current->re + $drop->im * $current->im;
+        }
+        if ($this->instrument instanceof HeatInstrument) {
+            return Shown::levels([max(0.0, $watts)]);
         }
         $amperes = $sum->modulus();
 
         return $amperes > $this->instrument->scale()->top() ? Shown::over($amperes) : Shown::value($amperes, $largest);
+    }
+
+    private function acted(ResidualTester $tester, PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown
+    {
+        $device = $this->house->parts[explode('/', substr($this->connection->around[0] ?? '', 1))[0]] ?? null;
+        if (null === $device) {
+            throw new HouseError('/around/0', 'A residual tester acts on a device: give its poles as "+device/L" and "+device/N".');
+        }
+        $poles = array_map(static fn (array $pole): array => [$pole[0], $pole[1], $pole[2]], $this->aroundNow($resolved));
+        $behaviour = $fault->behaviour($device->id);
+
+        return $tester->act($ports, $this->leads, $poles, ResidualLaw::of($device), $behaviour->threshold * $this->factors->times('device'), $behaviour->time, $this->supply);
     }
 }

@@ -7,6 +7,7 @@ namespace YellowProbe\Instrument;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\HouseNetwork;
 
 /** Where a tester is put: its leads on terminals, or its jaw around conductors, each with its direction. */
 final readonly class Connection
@@ -30,6 +31,17 @@ final readonly class Connection
     }
 
     /**
+     * Leads on terminals, with the poles of the device that the tester makes act.
+     *
+     * @param list<string> $terminals
+     * @param list<string> $poles
+     */
+    public static function acting(array $terminals, array $poles): self
+    {
+        return new self($terminals, $poles);
+    }
+
+    /**
      * @param array<array-key, mixed> $raw {terminals: [...]} or {around: [...]}
      *
      * @throws HouseError when it names something the house does not hold or does not suit the tester
@@ -39,11 +51,12 @@ final readonly class Connection
         $attributes = new Attributes($raw, $path);
         $connection = new self($attributes->strings('terminals'), $attributes->strings('around'));
         $wanted = \count($instrument->leads());
-        if (\count($connection->terminals) !== $wanted || (0 === $wanted) !== ([] !== $connection->around)) {
-            throw new HouseError("$path/terminals", 0 === $wanted ? \sprintf('%s goes around conductors: give "around" and no terminals.', $instrument->words()) : \sprintf('%s has %d leads (%s): give one terminal for each.', $instrument->words(), $wanted, implode(', ', $instrument->leads())));
+        $acts = $instrument instanceof ResidualTester;
+        if (\count($connection->terminals) !== $wanted || (0 === $wanted || $acts) !== ([] !== $connection->around)) {
+            throw new HouseError("$path/terminals", $acts && $wanted === \count($connection->terminals) ? 'Name the device it acts on: its poles as "+device/L" and "+device/N" in "around".' : (0 === $wanted ? \sprintf('%s goes around conductors: give "around" and no terminals.', $instrument->words()) : \sprintf('%s has %d leads (%s): give one terminal for each.', $instrument->words(), $wanted, implode(', ', $instrument->leads()))));
         }
         foreach ($connection->terminals as $at => $terminal) {
-            if (!$house->hasTerminal($terminal) && null === $house->joint($terminal)) {
+            if (HouseNetwork::GROUND !== $terminal && !$house->hasTerminal($terminal) && null === $house->joint($terminal)) {
                 throw new HouseError("$path/terminals/$at", \sprintf('There is no terminal "%s" in this house.', $terminal));
             }
         }

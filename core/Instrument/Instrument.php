@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Instrument;
 
 use YellowProbe\Installation\Excitation;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Network\PortNetwork;
 
 /** A tester: a small circuit joined to the network at its leads, and what it shows of what that solves to. */
@@ -24,6 +25,9 @@ interface Instrument
     /** Whether the conductors must be proved dead before it is connected. */
     public function deadOnly(): bool;
 
+    /** How it can mislead; shown where its reading is judged. */
+    public function trap(): string;
+
     public function excitation(): Excitation;
 
     /**
@@ -32,7 +36,7 @@ interface Instrument
      * @param PortNetwork $ports with the return lead as its datum
      * @param list<int>   $leads node of each lead
      */
-    public function apply(PortNetwork $ports, array $leads): Shown;
+    public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown;
 
     public function scale(): Scale;
 

@@ -7,15 +7,24 @@ namespace YellowProbe\Instrument;
 /** The register of testers. A new tester is one new class and its row here. */
 final class Instruments
 {
+    /** @var array<string, Instrument> */
+    private static array $all = [];
+
     /** @return array<string, Instrument> by slug */
     public static function all(): array
     {
-        $all = [];
-        foreach ([Voltmeter::highImpedance(), Voltmeter::lowImpedance(), new PlugInTester(), new LowOhmmeter(), new InsulationTester(), new LoopTester(), new LeakageClamp()] as $instrument) {
-            $all[$instrument->slug()] = $instrument;
+        if ([] !== self::$all) {
+            return self::$all;
+        }
+        foreach ([
+            Voltmeter::highImpedance(), Voltmeter::lowImpedance(), TwoPoleIndicator::plain(), TwoPoleIndicator::loaded(), ContinuitySounder::indicator(), ContinuitySounder::buzzer(),
+            new NonContact(), new PlugInTester(), new LowOhmmeter(), InsulationTester::at500(), InsulationTester::at250(), LoopTester::highCurrent(), LoopTester::noTrip(),
+            Clamp::leakage(), Clamp::ordinary(), Clamp::logger(), new ElectrodeTester(), new CapacitanceMeter(), new Tracer(), new ThermalCamera(), ...ResidualTester::settings(),
+        ] as $instrument) {
+            self::$all[$instrument->slug()] = $instrument;
         }
 
-        return $all;
+        return self::$all;
     }
 
     /** @throws \OutOfBoundsException */

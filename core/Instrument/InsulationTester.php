@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-/** The insulation tester at 250 or 500 V DC. Nothing in this slice of the model conducts by voltage, so both read alike. */
+/** The insulation tester at 250 or 500 V DC. Arresters and electronics conduct at 500 V and not at 250. */
 final class InsulationTester extends DirectOhmmeter
 {
-    public function slug(): string
+    private function __construct(string $slug, string $words, float $volts)
     {
-        return 'insulation-tester';
+        parent::__construct($slug, $words, 'Over range may be an open lead; surge parts, filters, lamps and device electronics read as damp; it settles within 10–60 s on long cable.', $volts, 1e-3);
     }
 
-    public function words(): string
+    public static function at500(): self
     {
-        return 'Insulation';
+        return new self('insulation-tester', 'Insulation', 500.0);
+    }
+
+    public static function at250(): self
+    {
+        return new self('insulation-tester-250', 'Insulation at 250 V', 250.0);
     }
 
     public function scale(): Scale

@@ -7,14 +7,9 @@ namespace YellowProbe\Instrument;
 /** The low-resistance ohmmeter, leads nulled: at least 0.2 A DC up to 2 Ω, less above. */
 final class LowOhmmeter extends DirectOhmmeter
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'low-ohm';
-    }
-
-    public function words(): string
-    {
-        return 'Low ohms';
+        parent::__construct('low-ohm', 'Low ohms', 'A load left in, a joint that holds at 0.2 A and fails at 20 A, leads not nulled; tens of ohms are never a long cable.', 4.0, 0.2);
     }
 
     public function scale(): Scale

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Instrument;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
 
 /** A tester put somewhere on a house in a state: everything that decides what it should show, and nothing that was read. */
@@ -24,6 +25,9 @@ final readonly class Measurement
     {
         $circuits = [];
         foreach ($this->connection->terminals as $terminal) {
+            if (HouseNetwork::GROUND === $terminal) {
+                continue;
+            }
             $joint = $house->joint($terminal);
             $circuits[] = null !== $joint ? $house->cables[$joint[0]->cable]->circuit : $house->circuitOfPart($house->partOf($terminal)->id);
         }

@@ -10,9 +10,9 @@ final class ReadingFormat
     public static function shown(Shown $shown, Instrument $instrument): string
     {
         return match ($shown->kind) {
-            ShownKind::Over => 'over range (> '.self::value($instrument->scale()->top(), $instrument).')',
-            ShownKind::Nothing => 'no supply to test with',
-            ShownKind::Pattern => PlugInTester::pattern($shown),
+            ShownKind::Over => $instrument instanceof ResidualTester ? 'does not open' : 'over range (> '.self::value($instrument->scale()->top(), $instrument).')',
+            ShownKind::Nothing => $instrument instanceof ResidualTester ? 'not possible' : 'no supply to test with',
+            ShownKind::Pattern => self::pattern($shown, $instrument),
             ShownKind::Value => self::value($shown->value, $instrument),
         };
     }
@@ -24,7 +24,7 @@ final class ReadingFormat
             return match ($shown->kind) {
                 ShownKind::Over => 'OL',
                 ShownKind::Nothing => 'no supply',
-                default => PlugInTester::pattern($shown),
+                default => self::pattern($shown, $instrument),
             };
         }
         [$divisor, $unit] = self::prefix($shown->value, $instrument->unit());
@@ -44,10 +44,17 @@ final class ReadingFormat
         return number_format($scaled, max(0, min($significant, $finest)), '.', '')." $unit";
     }
 
+    private static function pattern(Shown $shown, Instrument $instrument): string
+    {
+        return $instrument instanceof PatternInstrument ? $instrument->pattern($shown) : '';
+    }
+
     /** @return array{float, string} */
     private static function prefix(float $value, Unit $unit): array
     {
         return match (true) {
+            Unit::Second === $unit => [1e-3, 'ms'],
+            Unit::Farad === $unit => [1e-9, 'nF'],
             Unit::Ampere === $unit && $value < 0.9995 => [1e-3, 'mA'],
             Unit::Ohm === $unit && $value >= 0.9995e6 => [1e6, 'MΩ'],
             Unit::Ohm === $unit && $value >= 1999.5 => [1e3, 'kΩ'],

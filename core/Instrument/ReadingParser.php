@@ -11,9 +11,9 @@ namespace YellowProbe\Instrument;
  */
 final class ReadingParser
 {
-    private const PREFIXES = ['' => 1.0, 'm' => 1e-3, 'u' => 1e-6, 'µ' => 1e-6, 'k' => 1e3, 'K' => 1e3, 'M' => 1e6, 'G' => 1e9];
+    private const PREFIXES = ['' => 1.0, 'm' => 1e-3, 'u' => 1e-6, 'µ' => 1e-6, 'n' => 1e-9, 'k' => 1e3, 'K' => 1e3, 'M' => 1e6, 'G' => 1e9];
 
-    private const UNITS = ['V' => Unit::Volt, 'v' => Unit::Volt, 'Ω' => Unit::Ohm, 'ohm' => Unit::Ohm, 'ohms' => Unit::Ohm, 'R' => Unit::Ohm, 'r' => Unit::Ohm, 'A' => Unit::Ampere, 'a' => Unit::Ampere];
+    private const UNITS = ['V' => Unit::Volt, 'v' => Unit::Volt, 'Ω' => Unit::Ohm, 'ohm' => Unit::Ohm, 'ohms' => Unit::Ohm, 'R' => Unit::Ohm, 'r' => Unit::Ohm, 'A' => Unit::Ampere, 'a' => Unit::Ampere, 's' => Unit::Second, 'F' => Unit::Farad];
 
     /** @throws ReadingError */
     public static function parse(string $typed, Instrument $instrument): Reading
@@ -22,13 +22,13 @@ final class ReadingParser
         if ('' === $text) {
             throw new ReadingError('Type what the tester shows.');
         }
-        if (Unit::Pattern === $instrument->unit()) {
-            return self::pattern($typed, $text);
+        if ($instrument instanceof PatternInstrument) {
+            return self::pattern($typed, $text, $instrument);
         }
-        if (1 === preg_match('/^(ol|o\.l\.?|over ?range|or)$/i', $text)) {
+        if (1 === preg_match('/^(ol|o\.l\.?|over ?range|or|no trip|holds)$/i', $text)) {
             return new Reading(ShownKind::Over, $typed, $instrument->scale()->top());
         }
-        if (1 === preg_match('/^(no supply|none|no reading)$/i', $text)) {
+        if (1 === preg_match('/^(no supply|none|no reading|not possible)$/i', $text)) {
             return new Reading(ShownKind::Nothing, $typed);
         }
         $over = '>' === $text[0];
@@ -50,11 +50,11 @@ final class ReadingParser
         return new Reading(ShownKind::Value, $typed, $value, $resolution);
     }
 
-    private static function pattern(string $typed, string $text): Reading
+    private static function pattern(string $typed, string $text, PatternInstrument $instrument): Reading
     {
-        $pattern = str_replace([' ', '-', '/'], '', $text);
-        if (1 !== preg_match('/^[01]{3}$/', $pattern)) {
-            throw new ReadingError(\sprintf('"%s": tell the three lamps L–N, L–E, N–E as 1 (lit) or 0 (dark), such as 110.', $typed));
+        $pattern = strtolower(str_replace([' ', '-', '/'], '', preg_replace('/\s*V$/i', '', $text) ?? $text));
+        if (!\in_array($pattern, $instrument->patterns(), true)) {
+            throw new ReadingError($instrument instanceof PlugInTester ? \sprintf('"%s": tell the three lamps L–N, L–E, N–E as 1 (lit) or 0 (dark), such as 110.', $typed) : \sprintf('"%s": %s shows one of %s.', $typed, $instrument->words(), implode(', ', $instrument->patterns())));
         }
 
         return new Reading(ShownKind::Pattern, $typed, 0.0, 0.0, $pattern);
@@ -69,7 +69,7 @@ final class ReadingParser
 
             return self::sized("$match[1].$match[3]", $factor);
         }
-        if (1 !== preg_match('/^(-?\d+(?:\.\d+)?|-?\.\d+)\s*([mkKMGuµ]?)\s*(V|v|Ω|ohms?|R|r|A|a)?$/u', $number, $match)) {
+        if (1 !== preg_match('/^(-?\d+(?:\.\d+)?|-?\.\d+)\s*([mnkKMGuµ]?)\s*(V|v|Ω|ohms?|R|r|A|a|s|F)?$/u', $number, $match)) {
             throw new ReadingError(\sprintf('"%s" is not a reading: type a number with its unit, such as %s.', $typed, self::example($instrument)));
         }
         $unit = $match[3] ?? '';
@@ -93,19 +93,22 @@ final class ReadingParser
 
     private static function usual(Instrument $instrument): float
     {
-        return match ($instrument->slug()) {
-            'insulation-tester' => 1e6,
-            'leakage-clamp' => 1e-3,
+        return match (true) {
+            $instrument instanceof InsulationTester => 1e6,
+            Unit::Farad === $instrument->unit() => 1e-9,
+            Unit::Second === $instrument->unit(), $instrument instanceof ResidualTester, \in_array($instrument->slug(), ['leakage-clamp', 'clamp-logger'], true) => 1e-3,
             default => 1.0,
         };
     }
 
     private static function example(Instrument $instrument): string
     {
-        return match ($instrument->slug()) {
-            'insulation-tester' => '"200 M" or ">999M"',
-            'leakage-clamp' => '"0.35 mA" or "1.2 A"',
-            'voltmeter-high-z', 'voltmeter-low-z' => '"231 V"',
+        return match (true) {
+            $instrument instanceof InsulationTester => '"200 M" or ">999M"',
+            Unit::Ampere === $instrument->unit() => '"0.35 mA" or "1.2 A"',
+            Unit::Volt === $instrument->unit() => '"231 V"',
+            Unit::Second === $instrument->unit() => '"24 ms" or "no trip"',
+            Unit::Farad === $instrument->unit() => '"1.35 nF"',
             default => '"0.83" or "OL"',
         };
     }

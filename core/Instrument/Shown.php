@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-/** What a tester shows: a value in its base unit, over range, nothing to work on, or a pattern of three lamps. */
+/** What a tester shows: a value in its base unit, over range, nothing to work on, or a pattern of lamps, steps or sounds. */
 final readonly class Shown
 {
     /**
      * @param float       $value   in the base unit; for over range the value behind it, as far as it is known
-     * @param list<float> $lamps   volts across the lamps L–N, L–E, N–E
+     * @param list<float> $levels  what the patterns of lamps, steps and sounds are read from, in the tester's own unit
      * @param float       $through amperes in the conductors a clamp embraces, the largest one alone
      */
-    private function __construct(public ShownKind $kind, public float $value, public array $lamps = [], public float $through = 0.0)
+    private function __construct(public ShownKind $kind, public float $value, public array $levels = [], public float $through = 0.0)
     {
     }
 
@@ -32,9 +32,9 @@ final readonly class Shown
         return new self(ShownKind::Nothing, 0.0);
     }
 
-    /** @param list<float> $volts across the lamps L–N, L–E, N–E */
-    public static function lamps(array $volts): self
+    /** @param list<float> $levels what the pattern is read from */
+    public static function levels(array $levels): self
     {
-        return new self(ShownKind::Pattern, 0.0, $volts);
+        return new self(ShownKind::Pattern, 0.0, $levels);
     }
 }

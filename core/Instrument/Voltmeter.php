@@ -4,24 +4,40 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
+use YellowProbe\Installation\Excitation;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Network\PortNetwork;
 
 /** A voltmeter of high or low input resistance: the low one makes phantom volts vanish. */
-final readonly class Voltmeter extends LiveTwoLead
+final readonly class Voltmeter implements Instrument
 {
-    private function __construct(private string $slug, private string $words, private float $inputOhms)
+    private function __construct(private string $slug, private string $words, private string $trap, private float $inputOhms)
     {
     }
 
     public static function highImpedance(): self
     {
-        return new self('voltmeter-high-z', 'Voltmeter', 10e6);
+        return new self('voltmeter-high-z', 'Voltmeter', 'Phantom volts on a floating conductor: compare with low impedance.', 10e6);
     }
 
     /** The input resistance of low-impedance voltmeters differs, 3–400 kΩ; this is the specimen of the demo firm. */
     public static function lowImpedance(): self
     {
-        return new self('voltmeter-low-z', 'Low-Z voltmeter', 200e3);
+        return new self('voltmeter-low-z', 'Low-Z voltmeter', 'Hides the voltage of filters; line to earth it may trip residual devices.', 200e3);
+    }
+
+    /**
+     * Volts between two leads with so many ohms of input between them.
+     *
+     * @param list<int> $leads
+     */
+    public static function across(PortNetwork $ports, array $leads, float $inputOhms): float
+    {
+        $ports = clone $ports;
+        $ports->join($leads[0], $leads[1], 1.0 / $inputOhms);
+        [$y, $j] = $ports->norton($leads[0]);
+
+        return $j->over($y)->modulus();
     }
 
     public function slug(): string
@@ -39,13 +55,29 @@ final readonly class Voltmeter extends LiveTwoLead
         return Unit::Volt;
     }
 
-    public function apply(PortNetwork $ports, array $leads): Shown
+    public function leads(): array
     {
-        $ports = clone $ports;
-        $ports->join($leads[0], $leads[1], 1.0 / $this->inputOhms);
-        [$y, $j] = $ports->norton($leads[0]);
+        return ['A', 'B'];
+    }
 
-        return Shown::value($j->over($y)->modulus());
+    public function deadOnly(): bool
+    {
+        return false;
+    }
+
+    public function trap(): string
+    {
+        return $this->trap;
+    }
+
+    public function excitation(): Excitation
+    {
+        return Excitation::mains();
+    }
+
+    public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown
+    {
+        return Shown::value(self::across($ports, $leads, $this->inputOhms));
     }
 
     public function scale(): Scale

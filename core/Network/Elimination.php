@@ -257,9 +257,7 @@ final class Elimination
         }
         $square = $pivotRe * $pivotRe + $pivotIm * $pivotIm;
         if (0.0 === $square) {
-            if (0.0 !== $currentRe || 0.0 !== $currentIm) {
-                throw new NumericalError(\sprintf('A source drives node %d, which nothing else touches.', $node));
-            }
+            // The last node of an island. What its sources drive comes back within it; rounding alone is left here.
             $front->floating = true;
         } else {
             for ($i = 0; $i < $m; ++$i) {

@@ -24,6 +24,8 @@ final readonly class Network
      * @param array<string, int>          $nodes    name of a node => its number (several names may share a number)
      * @param array<string, int>          $elements name of an element => its branch
      * @param array<int, list<int>>       $incident node => branches that touch it
+     * @param list<array{int, int, float, float}> $thresholds what conducts only above some volts: nodes, volts, siemens
+     *                                                then. No branches: they are joined by who knows the volts
      */
     public function __construct(
         public int $nodeCount,
@@ -36,6 +38,7 @@ final readonly class Network
         public array $nodes,
         public array $elements,
         public array $incident,
+        public array $thresholds = [],
     ) {
     }
 
@@ -61,11 +64,17 @@ final readonly class Network
         return new Complex($this->yRe[$branch], $this->yIm[$branch]);
     }
 
+    /** The Norton current of the source in a branch. */
+    public function driven(int $branch): Complex
+    {
+        return new Complex($this->jRe[$branch], $this->jIm[$branch]);
+    }
+
     /**
      * The same nodes with some branches left out and some added. Names of elements stay with the branches that stay.
      *
      * @param list<int>                      $without
-     * @param list<array{int, int, Complex}> $with    nodes and admittance
+     * @param list<array{int, int, Complex, Complex}> $with nodes, admittance and the Norton current of a source in it
      */
     public function changed(array $without, array $with): self
     {
@@ -77,9 +86,9 @@ final readonly class Network
                 [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $this->to[$branch], $this->yRe[$branch], $this->yIm[$branch], $this->jRe[$branch], $this->jIm[$branch]];
             }
         }
-        foreach ($with as [$a, $b, $y]) {
+        foreach ($with as [$a, $b, $y, $j]) {
             if ($a !== $b) {
-                [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $b, $y->re, $y->im, 0.0, 0.0];
+                [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $b, $y->re, $y->im, $j->re, $j->im];
             }
         }
         $incident = array_fill(0, $this->nodeCount, []);
@@ -94,7 +103,7 @@ final readonly class Network
             }
         }
 
-        return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements, $incident);
+        return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements, $incident, $this->thresholds);
     }
 
     /** The same network with all its sources at rest and 1 A driven from one node into another through a very thin branch. */
@@ -117,6 +126,7 @@ final readonly class Network
             $this->nodes,
             $this->elements,
             $incident,
+            $this->thresholds,
         );
     }
 }

@@ -23,6 +23,9 @@ final class NetworkBuilder
     /** @var array<string, true> */
     private array $taken = [];
 
+    /** @var list<array{int, int, float, float}> nodes, volts from which it conducts, and siemens then */
+    private array $thresholds = [];
+
     /** The raw number of the node with this name, made when it is first named. */
     public function node(string $name): int
     {
@@ -74,6 +77,14 @@ final class NetworkBuilder
         return $this->add($element, $a, $b, $y, 0.0, $volts->re * $y, $volts->im * $y);
     }
 
+    /** Something that conducts only above some volts across it, with $ohms beyond them: an arrester, a rectifier, a neon lamp. */
+    public function threshold(string $a, string $b, float $volts, float $ohms): self
+    {
+        $this->thresholds[] = [$this->node($a), $this->node($b), $volts, 1.0 / $ohms];
+
+        return $this;
+    }
+
     public function build(): Network
     {
         $numbers = [];
@@ -103,7 +114,12 @@ final class NetworkBuilder
             $incident[$b][] = $branch;
         }
 
-        return new Network(\count($numbers), $from, $to, $yRe, $yIm, $jRe, $jIm, $nodes, $elements, $incident);
+        $thresholds = [];
+        foreach ($this->thresholds as [$a, $b, $volts, $siemens]) {
+            $thresholds[] = [$numbers[$this->root($a)], $numbers[$this->root($b)], $volts, $siemens];
+        }
+
+        return new Network(\count($numbers), $from, $to, $yRe, $yIm, $jRe, $jIm, $nodes, $elements, $incident, $thresholds);
     }
 
     private function add(string $element, string $a, string $b, float $yRe, float $yIm, float $jRe, float $jIm): self

@@ -78,6 +78,17 @@ final class PortNetwork
         $this->jIm[$i] += $amperesIm;
     }
 
+    /** The Norton current (amperes) of a source in a branch: out of a and into b; either may be the datum. */
+    public function drive(int $a, int $b, float $amperesRe, float $amperesIm = 0.0): void
+    {
+        if ($a !== $this->datum) {
+            $this->inject($a, -$amperesRe, -$amperesIm);
+        }
+        if ($b !== $this->datum) {
+            $this->inject($b, $amperesRe, $amperesIm);
+        }
+    }
+
     /**
      * What the network looks like between one port and the datum: admittance (S) and short-circuit current (A).
      *

@@ -9,26 +9,11 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class Insulation implements Procedure
+final readonly class Insulation extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'insulation';
-    }
-
-    public function words(): string
-    {
-        return 'Insulation of a circuit';
-    }
-
-    public function hazard(): string
-    {
-        return 'Dead only. Nobody at the far end. Let the tester discharge the circuit before you touch it.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'Capacitive leakage, a borrowed neutral, anything beyond an open switch or a break.';
+        parent::__construct('insulation');
     }
 
     public function plans(House $house): array

@@ -10,26 +10,11 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class LineToOtherNeutral implements Procedure
+final readonly class LineToOtherNeutral extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'line-to-other-neutral';
-    }
-
-    public function words(): string
-    {
-        return 'Line to another circuit’s neutral';
-    }
-
-    public function hazard(): string
-    {
-        return 'Clamp before you part a neutral; amps forbid it and 0 A does not free it. Whole board dead, locked, proved.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'Electronic loads; lines joined by breakers left on.';
+        parent::__construct('line-to-other-neutral');
     }
 
     public function plans(House $house): array
@@ -43,7 +28,7 @@ final class LineToOtherNeutral implements Procedure
             foreach (States::circuits($house) as $b) {
                 $neutral = States::neutralsAtBoard($house, $b)[0] ?? null;
                 if ($b !== $a && null !== $neutral) {
-                    $plans[] = $this->plan($house, $light, $a, $b, $neutral);
+                    $plans[] = $this->between($house, $light, $a, $b, $neutral);
                 }
             }
         }
@@ -51,7 +36,7 @@ final class LineToOtherNeutral implements Procedure
         return $plans;
     }
 
-    private function plan(House $house, Part $light, string $a, string $b, string $neutral): TestPlan
+    private function between(House $house, Part $light, string $a, string $b, string $neutral): TestPlan
     {
         $state = States::boardOff($house, States::deviceOff($house, $a), States::deviceOff($house, $b), ...States::neutralLifted($house, $a), ...States::neutralLifted($house, $b), ...States::lightOn($light));
 

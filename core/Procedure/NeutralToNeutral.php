@@ -9,26 +9,11 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class NeutralToNeutral implements Procedure
+final readonly class NeutralToNeutral extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'neutral-to-neutral';
-    }
-
-    public function words(): string
-    {
-        return 'Neutral to neutral';
-    }
-
-    public function hazard(): string
-    {
-        return 'Clamp before you part a neutral; amps forbid it and 0 A does not free it. Whole board dead, locked, proved.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'A borrowed neutral: it reads over range here.';
+        parent::__construct('neutral-to-neutral');
     }
 
     public function plans(House $house): array

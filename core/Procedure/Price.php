@@ -6,6 +6,7 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\Access;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 
@@ -34,6 +35,9 @@ final class Price
         $board = false;
         $points = [];
         foreach ($plan->measurement->connection->terminals as $terminal) {
+            if (HouseNetwork::GROUND === $terminal) {
+                continue;
+            }
             if (null !== $house->joint($terminal)) {
                 $board = true;
                 continue;

@@ -15,12 +15,27 @@ interface Procedure
     /** What a person calls it. */
     public function words(): string;
 
-    /** What can hurt, said where the test is done; empty when nothing beyond ordinary care. */
-    public function hazard(): string;
+    /** The state it needs, in words; its plans hold it exactly. */
+    public function needs(): string;
+
+    /** What a sound installation shows. */
+    public function expects(): string;
+
+    /** What outcome says that something is wrong, and what. */
+    public function alarm(): string;
 
     /** What the test cannot show, however well it reads. */
     public function cannotShow(): string;
 
-    /** @return list<TestPlan> */
+    /** What can hurt, said where the test is done; empty when nothing beyond ordinary care. */
+    public function hazard(): string;
+
+    /** Minutes of the test itself. */
+    public function minutes(): float;
+
+    /** What makes it slower than that; empty when nothing does. */
+    public function slower(): string;
+
+    /** @return list<TestPlan> empty for what no tester reads: a look, a button, a sum */
     public function plans(House $house): array;
 }

@@ -6,31 +6,17 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class R1R2 implements Procedure
+final readonly class R1R2 extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'r1-r2';
-    }
-
-    public function words(): string
-    {
-        return 'R1+R2';
-    }
-
-    public function hazard(): string
-    {
-        return 'Dead only, proved at the point. Take the link off again: it joins line and earth.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'Which of the two conductors; the neutral.';
+        parent::__construct('r1-r2');
     }
 
     public function plans(House $house): array
@@ -42,7 +28,7 @@ final class R1R2 implements Procedure
                 continue;
             }
             $state = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', States::lineAtBoard($house, $circuit), $earth), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-            foreach ($house->partsOfKind('socket', 'light') as $part) {
+            foreach ($house->partsOfKind('light', ...Outlets::KINDS) as $part) {
                 if ($house->circuitOfPart($part->id) === $circuit) {
                     [$line, $cpc] = self::contacts($part);
                     $plans[] = new TestPlan("r1-r2:$part->id", $this, "R1+R2 at $part->name, line and cpc of {$house->circuits[$circuit]->name} linked at the board", new Measurement($state, Instruments::get('low-ohm'), Connection::leads($line, $cpc)), 1.5);
@@ -56,6 +42,8 @@ final class R1R2 implements Procedure
     /** @return array{string, string} */
     private static function contacts(Part $part): array
     {
-        return 'socket' === $part->kind ? [$part->terminal('front-L'), $part->terminal('front-E')] : [$part->terminal('L'), $part->terminal('E')];
+        $outlet = Outlets::of($part)[0] ?? null;
+
+        return null === $outlet ? [$part->terminal('L'), $part->terminal('E')] : [$part->terminal("$outlet-L"), $part->terminal("$outlet-E")];
     }
 }

@@ -11,26 +11,11 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class ResidualClamp implements Procedure
+final readonly class ResidualClamp extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'residual-clamp';
-    }
-
-    public function words(): string
-    {
-        return 'Residual current';
-    }
-
-    public function hazard(): string
-    {
-        return 'Live, cover off: keep the jaw and your fingers clear of live parts; nothing is parted.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'Where on the circuit; direct current. Never believe milliamps next to amps.';
+        parent::__construct('residual-clamp');
     }
 
     public function plans(House $house): array

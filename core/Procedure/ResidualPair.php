@@ -10,26 +10,11 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 
-final class ResidualPair implements Procedure
+final readonly class ResidualPair extends EnteredTest
 {
-    public function slug(): string
+    public function __construct()
     {
-        return 'residual-pair';
-    }
-
-    public function words(): string
-    {
-        return 'Residual current with one light on';
-    }
-
-    public function hazard(): string
-    {
-        return 'Live, cover off: keep the jaw and your fingers clear of live parts. The device may trip as the light is switched.';
-    }
-
-    public function cannotShow(): string
-    {
-        return 'Anything at a device that holds both circuits: their sum is 0.';
+        parent::__construct('residual-pair');
     }
 
     public function plans(House $house): array

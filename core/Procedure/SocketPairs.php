@@ -5,38 +5,28 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Socket;
+use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\Instruments;
-use YellowProbe\Instrument\Measurement;
 
 /** Live tests between two contacts of an outlet, covers on. */
-abstract readonly class SocketPairs implements Procedure
+abstract readonly class SocketPairs extends EnteredTest
 {
     /**
      * @param list<array{string, string}> $pairs   contacts of leads A and B, such as L and E
      * @param string                      $leading what is done: "Volts", "Loop"
      */
-    protected function __construct(private string $instrument, private array $pairs, private string $leading, private float $minutes)
+    protected function __construct(string $slug, private string $instrument, private array $pairs, private string $leading)
     {
+        parent::__construct($slug);
     }
 
     public function plans(House $house): array
     {
         $plans = [];
-        foreach ($house->partsOfKind('socket') as $socket) {
-            foreach (Socket::outlets($socket) as $outlet) {
-                foreach ($this->pairs as [$a, $b]) {
-                    $connection = Connection::leads($socket->terminal("$outlet-$a"), $socket->terminal("$outlet-$b"));
-                    $plans[] = new TestPlan(
-                        $this->slug().":$socket->id.$outlet:$a-$b",
-                        $this,
-                        \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $socket->name),
-                        new Measurement(State::resting($house), Instruments::get($this->instrument), $connection),
-                        $this->minutes,
-                    );
-                }
+        foreach (Outlets::all($house) as [$part, $outlet]) {
+            foreach ($this->pairs as [$a, $b]) {
+                $plans[] = $this->plan("$part->id.$outlet:$a-$b", \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $part->name), State::resting($house), $this->instrument, Connection::leads($part->terminal("$outlet-$a"), $part->terminal("$outlet-$b")));
             }
         }
 

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 
@@ -30,12 +33,99 @@ final class States
     /** The whole board off: parting neutrals and working on unidentified wiring. */
     public static function boardOff(House $house, StateChange ...$more): State
     {
-        $changes = [];
-        foreach ($house->partsOfKind('main-switch') as $main) {
-            $changes[] = new StateChange('set', $main->id, 'off');
-        }
+        $changes = array_map(static fn (Part $main): StateChange => new StateChange('set', $main->id, 'off'), self::mains($house));
 
         return State::resting($house)->after(...$changes, ...$more);
+    }
+
+    /**
+     * What parts a house from its supply: the devices that the tails land on.
+     *
+     * @return list<Part>
+     */
+    public static function mains(House $house): array
+    {
+        $mains = [];
+        foreach ($house->partsOfKind('service') as $service) {
+            foreach (['L', 'L1', 'L2'] as $key) {
+                $other = $house->hasTerminal($service->terminal($key)) ? BoardEnds::opposite($house, $service->terminal($key)) : null;
+                if (null !== $other && 'bar' !== $house->partOf($other)->kind) {
+                    $mains[$house->partOf($other)->id] = $house->partOf($other);
+                }
+            }
+        }
+
+        return array_values($mains);
+    }
+
+    /** The first of the positions that light a light, taken back. */
+    public static function lightOff(Part $light): StateChange
+    {
+        foreach ($light->attributes->object('switchedBy')->raw as $switch => $position) {
+            return new StateChange('set', (string) $switch, ['1' => '2', '2' => '1'][\is_string($position) ? $position : 'on'] ?? 'off');
+        }
+
+        throw new \LogicException("$light->id has no switch.");
+    }
+
+    /** A heater of 2 kW plugged into an outlet. */
+    public static function heaterIn(Part $part, string $outlet): StateChange
+    {
+        return new StateChange('load', $part->terminal($outlet), State::HEATER);
+    }
+
+    /** A heater of 2 kW in the first outlet of the house. */
+    public static function testLoad(House $house): ?StateChange
+    {
+        $outlet = Outlets::all($house)[0] ?? null;
+
+        return null === $outlet ? null : self::heaterIn(...$outlet);
+    }
+
+    /**
+     * A heater in one outlet of each other circuit that shares a residual device or a board with this one.
+     *
+     * @return list<StateChange>
+     */
+    public static function neighboursLoaded(House $house, string $circuit): array
+    {
+        $loads = [];
+        foreach (Outlets::all($house) as [$part, $outlet]) {
+            $other = $house->circuitOfPart($part->id);
+            if (null !== $other && $other !== $circuit) {
+                $loads[$other] ??= self::heaterIn($part, $outlet);
+            }
+        }
+
+        return array_values($loads);
+    }
+
+    /**
+     * Everything that draws or leaks behind a residual device taken off, lamps out.
+     *
+     * @return list<StateChange>
+     */
+    public static function loadsBehind(House $house, Part $device): array
+    {
+        $behind = array_filter(self::circuits($house), static fn (string $circuit): bool => \in_array($device->id, array_map(static fn (Part $each): string => $each->id, Protection::residualDevices($house, $circuit)), true));
+
+        return self::loadsOut($house, ...$behind);
+    }
+
+    /** @return array<string, string> core key => joint of a cable's cores where they land on a part */
+    public static function jointsAt(House $house, string $cable, string $part): array
+    {
+        $joints = [];
+        foreach ($house->cables[$cable]->cores as $core) {
+            foreach ([1, 2] as $end) {
+                $terminal = $core->ends[$end - 1];
+                if (null !== $terminal && $house->partOf($terminal)->id === $part) {
+                    $joints[$core->key] = $core->joint($end);
+                }
+            }
+        }
+
+        return $joints;
     }
 
     /** The circuit's own device off. */
@@ -52,7 +142,7 @@ final class States
     public static function loadsOut(House $house, string ...$circuits): array
     {
         $changes = [];
-        foreach ($house->partsOfKind('light', 'appliance') as $load) {
+        foreach ($house->partsOfKind('light', 'appliance', 'surge-device') as $load) {
             if (\in_array($house->circuitOfPart($load->id), $circuits, true)) {
                 $changes[] = new StateChange('load', $load->id, 'out');
             }
@@ -116,7 +206,11 @@ final class States
     {
         $way = $house->parts[$house->circuits[$circuit]->way];
 
-        return $way->terminal('rcbo' === $way->kind ? 'Lout' : 'out');
+        return $way->terminal(match ($way->kind) {
+            'rcbo', 'residual-device' => 'Lout',
+            'two-pole-breaker' => 'out1',
+            default => 'out',
+        });
     }
 
     /** Where the cpc of a circuit lands at the board; null for a circuit without one. */

@@ -6,13 +6,23 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 
-/** The register of tests. A new test is one new class and its row here. */
+/** The register of tests. A new test is one new class, its texts in Entries and its row here. */
 final class TestCatalogue
 {
-    /** @return list<Procedure> */
+    /** @return list<Procedure> in the order of the trade's catalogue */
     public static function all(): array
     {
-        return [new PlugInCheck(), new PolarityLive(), new Zs(), new ResidualClamp(), new ResidualPair(), new R1R2(), new Insulation(), new NeutralToNeutral(), new LineToOtherNeutral()];
+        $all = [
+            new PlugInCheck(), new PolarityLive(), new Zs(), new ResidualClamp(), new ResidualPair(), new R1R2(), new Insulation(), new NeutralToNeutral(), new LineToOtherNeutral(),
+            new BondingContinuity(), new R2LongLead(), new RingEnds(), new RingCrossLn(), new RingCrossLe(), new RingOrder(), new InsulationJoined(), new InsulationHalves(),
+            new NeutralToEarth(), new PolarityDead(), new ElectrodeThreeSpike(), new CapacitanceEnds(), new SupplyPolarity(), new MetTrueEarth(), ExternalLoop::ze(), ExternalLoop::electrode(),
+            new FaultCurrent(), new LoopCompare(), new ResidualTimes(), new ResidualRamp(), new ResidualIsolated(), new CpcCurrent(), new NeutralOfOffCircuit(), new EarthingCurrent(),
+            LoadedOutlet::neutralToEarth(), LoadedOutlet::drop(), LoadedOutlet::joint(), new PlugByPlug(), new LeakageLog(), new HeatLook(), new TraceCircuit(), ...Unmeasured::all(),
+        ];
+        $order = array_flip(Entries::slugs());
+        usort($all, static fn (Procedure $a, Procedure $b): int => $order[$a->slug()] <=> $order[$b->slug()]);
+
+        return $all;
     }
 
     /** @return array<string, TestPlan> every test that can be done in a house, by id */

@@ -7,6 +7,7 @@ namespace YellowProbe\Rules;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Role;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
@@ -36,6 +37,10 @@ final readonly class Limit
     {
         $roles = [];
         foreach ($measurement->connection->terminals as $terminal) {
+            if (HouseNetwork::GROUND === $terminal) {
+                $roles[] = 'ground';
+                continue;
+            }
             $joint = $house->joint($terminal);
             $role = null === $joint ? $house->terminals[$terminal]->role : $joint[0]->role;
             $roles[] = Role::SwitchedLine === $role ? 'L' : $role->value;

@@ -133,13 +133,13 @@ final readonly class Diagnosis
         if ([] !== $connection->around) {
             return self::around($house, $connection);
         }
-        $parts = array_unique(array_map(static fn (string $terminal): string => null === $house->joint($terminal) ? $house->partOf($terminal)->id : '', $connection->terminals));
+        $parts = array_unique(array_map(static fn (string $terminal): string => $house->hasTerminal($terminal) ? $house->partOf($terminal)->id : '', $connection->terminals));
         if (1 === \count($parts) && '' !== $parts[0]) {
             $keys = array_map(static fn (string $terminal): string => preg_replace('/^[a-z]+-(?=[LNE]$)/', '', $house->terminals[$terminal]->key) ?? '', $connection->terminals);
 
             return \sprintf('%s %s at %s', $measurement->instrument->words(), implode('–', $keys), $house->parts[$parts[0]]->name);
         }
-        $names = array_map(static fn (string $terminal): string => null === $house->joint($terminal) ? Labels::terminal($house, $terminal) : Labels::joint($house, $terminal), $connection->terminals);
+        $names = array_map(static fn (string $terminal): string => Labels::end($house, $terminal), $connection->terminals);
 
         return $measurement->instrument->words().', '.implode(' to ', $names);
     }

@@ -12,6 +12,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use YellowProbe\Fault\ResolvedChange;
 use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Netlist;
 
 /** The netlist behind a reading: the house in the state of a test, with faults, at the tester's frequency. */
@@ -33,9 +34,9 @@ final class NetlistCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $asked = $this->options->read($input);
-        $excitation = $asked->measurement->instrument->excitation();
+        $excitation = $asked->measurement->instrument->excitation()->at(Supply::of($asked->house)->hertz);
         $network = HouseNetwork::build($asked->house, $asked->measurement->state, $excitation);
-        $network = ResolvedChange::of($network, $asked->change)->network();
+        $network = ResolvedChange::of($network, $asked->change, $excitation)->network();
         $ground = $input->getOption('ground');
         $output->write(Netlist::of($network, $excitation->hertz, \is_string($ground) ? $ground : HouseNetwork::GROUND, $asked->house->name.', leads on '.implode(' and ', $asked->measurement->connection->terminals)), false, OutputInterface::OUTPUT_RAW);
 

@@ -8,10 +8,14 @@ use YellowProbe\Diagnosis\Rates;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseDraft;
+use YellowProbe\Tests\Spice\RandomHouse;
 
 /** Small houses whose figures can be worked by hand: no joint resistance, 15 m runs, service 0.06 Ω. */
 final class Houses
 {
+    /** @var list<House> */
+    private static array $varied = [];
+
     /** Two circuits of one 15 m run of 2.5/1.5 mm² each behind one residual device of 2 mΩ per pole; tails 3 mΩ. */
     public static function twoCircuits(string $system = 'TN-C-S', float $filterNanofarads = 0.0): House
     {
@@ -44,6 +48,16 @@ final class Houses
             ->appliance('kettle', 'Kettle', 'b.front', ['watts' => 2300], 'off')
             ->appliance('fridge', 'Fridge', 'a.front', ['watts' => 100, 'filterNanofarads' => 10])
             ->house();
+    }
+
+    /** @return list<House> houses of every kind: the one above, and twenty-four by seed */
+    public static function varied(): array
+    {
+        if ([] === self::$varied) {
+            self::$varied = [self::ringAndLights(), ...array_map(static fn (int $seed): House => House::fromDocument((new RandomHouse($seed))->document()), range(1, 24))];
+        }
+
+        return self::$varied;
     }
 
     public static function rates(): Rates

@@ -26,7 +26,7 @@ final class Breaker implements PartKind
 
     public function build(Part $part, PartContext $context): void
     {
-        if ('on' === $context->state->position($part->id, 'on')) {
+        if ($context->isClosed($part)) {
             $context->contact($part, 'L', 'in', 'out', self::ohms($part));
         }
     }

@@ -29,13 +29,8 @@ final class PartKinds
             foreach ([
                 new Service(), new MainSwitch(), new ResidualDevice(), new Breaker(), new Rcbo(), new Bar(),
                 new Socket(), new Junction(), new LightSwitch(), new Light(), new Appliance(),
-                new Undrawn('electrode', ['E']), new Undrawn('metalwork', ['E']),
-                new Undrawn('changeover', ['mainL', 'mainN', 'otherL', 'otherN', 'outL', 'outN']),
-                new Undrawn('two-pole-breaker', ['in1', 'in2', 'out1', 'out2']),
-                new Undrawn('residual-outlet', ['line-L', 'line-N', 'load-L', 'load-N', 'E', 'front-L', 'front-N', 'front-E']),
-                new Undrawn('split-outlet', ['upper-L', 'upper-N', 'lower-L', 'lower-N', 'E']),
-                new Undrawn('intermediate-switch', ['A1', 'A2', 'B1', 'B2', 'E']),
-                new Undrawn('surge-device', ['L', 'N', 'E']),
+                new Electrode(), new Metalwork(), new TwoPoleBreaker(), new Changeover(), new BackupSource(),
+                new ResidualOutlet(), new SplitOutlet(), new IntermediateSwitch(), new SurgeDevice(),
             ] as $kind) {
                 self::$kinds[$kind->slug()] = $kind;
             }

@@ -9,6 +9,8 @@ use YellowProbe\Installation\Part;
 /** A residual device for a group of circuits; "ratedMilliamps" and "type" belong to it. */
 final class ResidualDevice extends TwoPoleDevice
 {
+    private const CORE_OHMS = 0.05;
+
     public function slug(): string
     {
         return 'residual-device';
@@ -16,6 +18,6 @@ final class ResidualDevice extends TwoPoleDevice
 
     public function build(Part $part, PartContext $context): void
     {
-        $this->poles($part, $context, 0.001);
+        $this->poles($part, $context, 0.001, true, self::CORE_OHMS);
     }
 }

@@ -12,10 +12,12 @@ use YellowProbe\Installation\Role;
 use YellowProbe\Network\Complex;
 
 /**
- * The supply up to the head: transformer, service conductors, earthing arrangement, and what other customers do to it.
+ * The supply head, everything upstream of the tails: source with its impedances, the earthing of the system, and what
+ * other customers put on the neutral ("outsideVolts").
  *
- * The star point stands on its own electrode. Other customers' neutral current is a voltage along the shared neutral:
- * in TN-C-S it lifts neutral and earth together above the ground, in TN-S and TT it stands between N and E.
+ * Systems: TN-C-S (neutral and earth joined here), TN-S (a protective conductor back to the star point), TT (an
+ * electrode: "electrodeOhms", or a part of the kind electrode), split (two legs, 180° or "legDegrees" apart, around a
+ * neutral that the panel bonds to earth; E is the grounding electrode's conductor).
  */
 final class Service implements PartKind
 {
@@ -26,13 +28,9 @@ final class Service implements PartKind
 
     public function terminals(Part $part): array
     {
-        $neutral = [Role::Neutral, Access::CoverOff];
-        $earth = [Role::Earth, Access::CoverOff];
-        if ('split' === $part->attributes->string('system')) {
-            return ['L1' => [Role::Leg1, Access::CoverOff], 'L2' => [Role::Leg2, Access::CoverOff], 'N' => $neutral, 'E' => $earth];
-        }
+        $lines = 'split' === $part->attributes->string('system') ? ['L1' => Role::Leg1, 'L2' => Role::Leg2] : ['L' => Role::Line];
 
-        return ['L' => [Role::Line, Access::CoverOff], 'N' => $neutral, 'E' => $earth];
+        return array_map(static fn (Role $role): array => [$role, Access::CoverOff], $lines + ['N' => Role::Neutral, 'E' => Role::Earth]);
     }
 
     public function build(Part $part, PartContext $context): void
@@ -40,25 +38,48 @@ final class Service implements PartKind
         $a = $part->attributes;
         $supply = $context->factors->times('supply');
         $network = $context->network;
-        $system = $a->string('system');
-        if ('split' === $system) {
-            throw new HouseError("/parts/$part->id/system", 'A split supply can be surveyed and stored, but its readings cannot be computed yet.');
-        }
         $on = $context->excitation->isMains() ? 1.0 : 0.0;
-        $volts = $on * $a->positive('volts', 230.0) * $context->factors->times('volts');
+        $volts = $on * $a->positive('volts', $context->supply->nominalVolts) * $context->factors->times('volts');
         $outside = $on * $a->number('outsideVolts', 2.0) * $context->factors->times('outside');
         $star = $part->element('star');
-        $network->source($part->element('line'), $star, $part->terminal('L'), new Complex($volts), $a->positive('lineOhms', 0.06) * $supply);
+        $lineOhms = $a->positive('lineOhms', 0.06) * $supply;
+        if ('split' === $a->string('system')) {
+            $angle = deg2rad($a->number('legDegrees', 180.0));
+            $network->source($part->element('line'), $star, $part->terminal('L1'), new Complex($volts), $lineOhms);
+            $network->source($part->element('line-2'), $star, $part->terminal('L2'), new Complex($volts * cos($angle), $volts * sin($angle)), $lineOhms);
+        } else {
+            $network->source($part->element('line'), $star, $part->terminal('L'), new Complex($volts), $lineOhms);
+        }
         $network->source($part->element('neutral'), $star, $part->terminal('N'), new Complex($outside), $a->positive('neutralOhms', 0.06) * $supply);
         $network->resistor($part->element('star-electrode'), $star, HouseNetwork::GROUND, $a->positive('starElectrodeOhms', 1.0));
-        match ($system) {
-            'TN-C-S' => $network->resistor($part->element('link'), $part->terminal('N'), $part->terminal('E'), $a->positive('linkOhms', 0.001)),
-            'TN-S' => $network->resistor($part->element('protective'), $star, $part->terminal('E'), $a->positive('protectiveOhms', 0.3) * $supply),
-            'TT' => $network->resistor($part->element('electrode'), $part->terminal('E'), HouseNetwork::GROUND, $a->positive('electrodeOhms', 80.0) * $supply),
-            default => throw new HouseError("/parts/$part->id/system", 'Expected TN-C-S, TN-S, TT or split.'),
-        };
+        $this->earthing($part, $context, $supply);
         if ($a->has('bondingOhms')) {
             $network->resistor($part->element('bonding'), $part->terminal('E'), HouseNetwork::GROUND, $a->positive('bondingOhms'));
+        }
+    }
+
+    private function earthing(Part $part, PartContext $context, float $supply): void
+    {
+        $a = $part->attributes;
+        $network = $context->network;
+        switch ($a->string('system')) {
+            case 'TN-C-S':
+                $network->resistor($part->element('link'), $part->terminal('N'), $part->terminal('E'), $a->positive('linkOhms', 0.001));
+                break;
+            case 'TN-S':
+                $network->resistor($part->element('protective'), $part->element('star'), $part->terminal('E'), $a->positive('protectiveOhms', 0.3) * $supply);
+                break;
+            case 'TT':
+                if ($a->has('electrodeOhms') || [] === $context->house->partsOfKind('electrode')) {
+                    $network->resistor($part->element('electrode'), $part->terminal('E'), HouseNetwork::GROUND, $a->positive('electrodeOhms', 80.0) * $supply);
+                }
+                break;
+            case 'split':
+                // The bond of neutral and earth is a wire of the panel.
+                $network->resistor($part->element('electrode'), $part->terminal('E'), HouseNetwork::GROUND, $a->positive('electrodeOhms', 25.0));
+                break;
+            default:
+                throw new HouseError("/parts/$part->id/system", 'Expected TN-C-S, TN-S, TT or split.');
         }
     }
 }

@@ -21,12 +21,14 @@ abstract class TwoPoleDevice implements PartKind
         ];
     }
 
-    protected function poles(Part $part, PartContext $context, float $ohms, bool $switchesNeutral = true): void
+    /** @param float $coreOhms small-signal impedance of a residual core: only a current that does not return through the other pole meets it */
+    protected function poles(Part $part, PartContext $context, float $ohms, bool $switchesNeutral = true, float $coreOhms = 0.0): void
     {
-        $closed = 'on' === $context->state->position($part->id, 'on');
+        $closed = $context->isClosed($part);
         $ohms = $part->attributes->positive('poleOhms', $ohms);
         if ($closed) {
-            $context->contact($part, 'L', 'Lin', 'Lout', $ohms);
+            $core = $context->excitation->smallSignal ? $part->attributes->positive('coreOhms', $coreOhms) : 0.0;
+            $context->contact($part, 'L', 'Lin', 'Lout', $ohms + $core);
         }
         if ($closed || !$switchesNeutral) {
             $context->contact($part, 'N', 'Nin', 'Nout', $ohms);

@@ -6,6 +6,7 @@ namespace YellowProbe\Tests\Installation;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\Copper;
 use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\House;
@@ -62,10 +63,10 @@ final class HouseTest extends TestCase
 
     public function testCopperAtTwentyAndSeventyDegrees(): void
     {
-        self::assertEqualsWithDelta(0.01951, Copper::ohmsPerMetre(2.5) + Copper::ohmsPerMetre(1.5), 1e-9);
+        self::assertEqualsWithDelta(0.01951, Copper::ohmsPerMetre(new Attributes(['mm2' => 2.5], '')) + Copper::ohmsPerMetre(new Attributes(['mm2' => 2.5, 'cpcMm2' => 1.5], ''), true), 1e-9);
         self::assertEqualsWithDelta(1.20, Copper::temperatureFactor(70.0), 1e-12);
         $this->expectException(HouseError::class);
-        Copper::ohmsPerMetre(3.7, '/cables/x/mm2');
+        Copper::ohmsPerMetre(new Attributes(['mm2' => 3.7], '/cables/x'));
     }
 
     public function testTheOrderOfADocumentMeansNothing(): void

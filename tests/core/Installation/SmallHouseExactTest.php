@@ -45,7 +45,7 @@ final class SmallHouseExactTest extends TestCase
         $reading = (new Bench($house, $state, Instruments::get($tester), Connection::leads(...$leads)))->read($change);
 
         $network = HouseNetwork::build($house, $state, Excitation::direct());
-        $network = null === $change ? $network : ResolvedChange::of($network, $change)->network();
+        $network = null === $change ? $network : ResolvedChange::of($network, $change, Excitation::direct())->network();
         $to = $network->node($leads[1]);
         $exact = ExactSolver::volts($network->drivenBetween($to, $network->node($leads[0])), $to)[$network->node($leads[0])];
         // The exact solver's 1 A passes the driving branch of 10⁻¹⁸ S as well: 1/R = 1/V − 10⁻¹⁸.

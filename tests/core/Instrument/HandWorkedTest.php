@@ -99,7 +99,7 @@ final class HandWorkedTest extends TestCase
     public function testPlugInPatterns(): void
     {
         $house = Houses::twoCircuits('TN-C-S', 4.7);
-        $pattern = fn (?Change $change): string => PlugInTester::pattern($this->test($house, 'plug-in-check:s1.front', $change));
+        $pattern = fn (?Change $change): string => (new PlugInTester())->pattern($this->test($house, 'plug-in-check:s1.front', $change));
 
         self::assertSame('110', $pattern(null));
         self::assertSame('101', $pattern(Fault::at($house, 'line-neutral-reversed', 's1')->change($house)));

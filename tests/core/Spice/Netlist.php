@@ -23,6 +23,17 @@ final class Netlist
         $this->elements[] = ['C', $a, $b, $farads, 0.0];
     }
 
+    public function inductor(string $a, string $b, float $henries): void
+    {
+        $this->elements[] = ['L', $a, $b, $henries, 0.0];
+    }
+
+    /** A source of DC volts, positive at $b: what a tester applies, or what something that conducts by voltage holds back. */
+    public function battery(string $a, string $b, float $volts): void
+    {
+        $this->elements[] = ['V', $b, $a, $volts, 0.0];
+    }
+
     /** A source of AC volts, positive at $b, and of 0 V DC. */
     public function source(string $a, string $b, float $volts): void
     {
@@ -62,8 +73,11 @@ final class Netlist
         return 'v('.$this->number($node).')';
     }
 
-    /** @param list<string> $print vectors */
-    public function text(float $hertz, array $print): string
+    /**
+     * @param list<string> $print   vectors
+     * @param float        $tieOhms from one node of each island to the ground
+     */
+    public function text(float $hertz, array $print, float $tieOhms = 1e12): string
     {
         $lines = ['* a house'];
         foreach ($this->elements as $at => [$letter, $a, $b, $value, $second]) {
@@ -76,7 +90,7 @@ final class Netlist
             };
         }
         foreach ($this->floating() as $at => $node) {
-            $lines[] = \sprintf('Rtie%d %s 0 1e12', $at, $this->number($node));
+            $lines[] = \sprintf('Rtie%d %s 0 %.1e', $at, $this->number($node), $tieOhms);
         }
         $analysis = $hertz > 0.0 ? \sprintf('ac lin 1 %1$.1f %1$.1f', $hertz) : 'op';
 
@@ -109,6 +123,10 @@ final class Netlist
                 $find($a);
                 $find($b);
             }
+        }
+        // A lead can touch what nothing else touches.
+        foreach (array_keys($this->nodes) as $node) {
+            $find($node);
         }
         $ground = $find('@ground');
         $islands = [];

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Procedure;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Connection;
+
+final readonly class InsulationJoined extends EnteredTest
+{
+    public function __construct()
+    {
+        parent::__construct('insulation-joined');
+    }
+
+    public function plans(House $house): array
+    {
+        $plans = [];
+        foreach (States::circuits($house) as $circuit) {
+            $neutral = States::neutralsAtBoard($house, $circuit)[0] ?? null;
+            $earth = States::earthAtBoard($house, $circuit);
+            if (null !== $neutral && null !== $earth) {
+                $line = States::lineAtBoard($house, $circuit);
+                $state = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', $line, $neutral), ...States::neutralLifted($house, $circuit), ...States::switchesClosed($house, $circuit));
+                $plans[] = $this->plan($circuit, "Insulation of line and neutral of {$house->circuits[$circuit]->name}, joined, to earth, loads in", $state, 'insulation-tester-250', Connection::leads($line, $earth));
+            }
+        }
+
+        return $plans;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Procedure;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Instrument\Connection;
+
+final readonly class TraceCircuit extends EnteredTest
+{
+    public function __construct()
+    {
+        parent::__construct('trace-circuit');
+    }
+
+    public function plans(House $house): array
+    {
+        $plans = [];
+        foreach (States::circuits($house) as $circuit) {
+            foreach (Outlets::all($house) as [$part, $outlet]) {
+                if ($house->circuitOfPart($part->id) === $circuit) {
+                    $off = array_map(static fn (string $each): \YellowProbe\Installation\StateChange => States::deviceOff($house, $each), States::circuits($house));
+                    $plans[] = $this->plan("$part->id.$outlet", "Tracer on the line of $part->name, receiver at the way of {$house->circuits[$circuit]->name}", States::boardOff($house, ...$off), 'tracer', Connection::leads(States::lineAtBoard($house, $circuit), $part->terminal("$outlet-L"), HouseNetwork::GROUND));
+                }
+            }
+        }
+
+        return $plans;
+    }
+}
