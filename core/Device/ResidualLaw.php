@@ -63,6 +63,14 @@ final readonly class ResidualLaw
         };
     }
 
+    /** Earliest time that the kind allows, s: a delayed device has to let others open first. */
+    public function shortest(float $amperes): float
+    {
+        $times = $amperes / $this->ratedAmperes;
+
+        return !$this->delayed || $times < 1.0 ? 0.0 : ($times >= 5.0 ? 0.05 : ($times >= 2.0 ? 0.06 : 0.13));
+    }
+
     /** Probability that a specimen opens at a residual current that rises slowly to this: the spread of its kind. */
     public function probability(float $amperes): float
     {

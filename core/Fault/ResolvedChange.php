@@ -14,6 +14,9 @@ use YellowProbe\Network\Network;
  */
 final readonly class ResolvedChange
 {
+    /** What the elements that a fault adds are called, with a number after it. */
+    public const FAULT = 'fault#';
+
     /**
      * @param list<int>                                     $without
      * @param list<array{int, int, Complex, Complex}>       $with
@@ -57,7 +60,14 @@ final readonly class ResolvedChange
     /** The network with the fault in it, to be solved as a whole. */
     public function network(): Network
     {
-        return $this->network->changed($this->without, $this->with);
+        $names = array_flip($this->network->elements);
+        $fresh = \count($this->with) - \count($this->standing);
+        $named = $fresh > 0 ? array_map(static fn (int $at): string => self::FAULT.$at, range(0, $fresh - 1)) : [];
+        foreach (array_keys($this->standing) as $branch) {
+            $named[] = (string) ($names[$branch] ?? self::FAULT.'?');
+        }
+
+        return $this->network->changed($this->without, $this->with, $named);
     }
 
     /** @return array{int, int, Complex, Complex} */

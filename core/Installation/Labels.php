@@ -56,6 +56,49 @@ final class Labels
         return \sprintf('the %s of %s at %s', self::ROLES[$core->role->value], $circuit, null === $at ? 'its loose end' : $house->partOf($at)->name);
     }
 
+    /** An element of the network: a conductor of a cable, what is inside a part, or what a fault adds. */
+    public static function element(House $house, string $element): string
+    {
+        [$owner, $key] = explode('/', $element, 2) + [1 => ''];
+        if (isset($house->cables[$owner])) {
+            return self::conductor($house, $house->cables[$owner], $key);
+        }
+        if (isset($house->parts[$owner])) {
+            return self::inside($house->parts[$owner], $key);
+        }
+
+        return match (true) {
+            str_starts_with($element, 'fault') => 'the fault itself',
+            str_starts_with($element, 'link#') => 'the test link',
+            str_starts_with($element, 'heater@') => 'the test heater',
+            default => $element,
+        };
+    }
+
+    private static function conductor(House $house, Cable $cable, string $key): string
+    {
+        $core = $cable->cores[$key] ?? null;
+        if (null === $core) {
+            return \sprintf('insulation %s of a cable of %s', explode('@', $key)[0], null === $cable->circuit ? 'the board' : $house->circuits[$cable->circuit]->name);
+        }
+        $names = array_map(static fn (?string $terminal): string => null === $terminal ? 'its loose end' : $house->partOf($terminal)->name, $core->ends);
+
+        return self::ROLES[$core->role->value]." from $names[0] to $names[1]";
+    }
+
+    private static function inside(Part $part, string $key): string
+    {
+        return match (true) {
+            'bar' === $part->kind => "bar $part->name",
+            'service' === $part->kind => ['line' => 'line of the supply', 'line-2' => 'second leg of the supply', 'neutral' => 'neutral of the supply', 'link' => 'link of neutral and earth at the supply', 'star-electrode' => 'electrode of the transformer', 'protective' => 'protective conductor of the supply', 'electrode' => 'electrode of the house', 'bonding' => 'bonding into the ground'][$key] ?? $key,
+            'load' === $key, 'load-N' === $key => 'light' === $part->kind ? "lamp of $part->name" : $part->name,
+            str_starts_with($key, 'filter') => "filter of $part->name",
+            'ground' === $key => "ground at $part->name",
+            'link' === $key => "link of neutral and earth of $part->name",
+            default => "contact of $part->name",
+        };
+    }
+
     public static function role(Role $role): string
     {
         return self::ROLES[$role->value];

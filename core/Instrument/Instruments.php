@@ -27,6 +27,30 @@ final class Instruments
         return self::$all;
     }
 
+    /**
+     * Settings of one tester belong together.
+     *
+     * @return array<string, list<Instrument>> what the tester is called => its settings
+     */
+    public static function families(): array
+    {
+        $families = [];
+        foreach (self::all() as $slug => $instrument) {
+            $families[match (true) {
+                str_starts_with($slug, 'voltmeter') => 'Volts',
+                str_starts_with($slug, 'loop') => 'Loop',
+                str_starts_with($slug, 'insulation') => 'Insulation',
+                str_starts_with($slug, 'rcd') => 'Residual tester',
+                $instrument instanceof Clamp => 'Clamp',
+                $instrument instanceof TwoPoleIndicator, $instrument instanceof ContinuitySounder => 'Indicator, buzzer',
+                \in_array($slug, ['plug-in-tester', 'low-ohm'], true) => $instrument->words(),
+                default => 'Others',
+            }][] = $instrument;
+        }
+
+        return $families;
+    }
+
     /** @throws \OutOfBoundsException */
     public static function get(string $slug): Instrument
     {

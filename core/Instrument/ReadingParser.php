@@ -91,6 +91,12 @@ final class ReadingParser
         return [(float) $digits * $factor, 10.0 ** -$decimals * $factor];
     }
 
+    /** The unit of a number typed without one, such as "mA". */
+    public static function usualUnit(Instrument $instrument): string
+    {
+        return Unit::Pattern === $instrument->unit() ? '' : (string) array_search(self::usual($instrument), ['n' => 1e-9, 'm' => 1e-3, '' => 1.0, 'M' => 1e6], true).$instrument->unit()->value;
+    }
+
     private static function usual(Instrument $instrument): float
     {
         return match (true) {

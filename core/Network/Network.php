@@ -74,9 +74,10 @@ final readonly class Network
      * The same nodes with some branches left out and some added. Names of elements stay with the branches that stay.
      *
      * @param list<int>                      $without
-     * @param list<array{int, int, Complex, Complex}> $with nodes, admittance and the Norton current of a source in it
+     * @param list<array{int, int, Complex, Complex}> $with  nodes, admittance and the Norton current of a source in it
+     * @param list<string>                            $named what each of them is called from now on
      */
-    public function changed(array $without, array $with): self
+    public function changed(array $without, array $with, array $named = []): self
     {
         $gone = array_fill_keys($without, true);
         $from = $to = $yRe = $yIm = $jRe = $jIm = $renumbered = [];
@@ -86,8 +87,10 @@ final readonly class Network
                 [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $this->to[$branch], $this->yRe[$branch], $this->yIm[$branch], $this->jRe[$branch], $this->jIm[$branch]];
             }
         }
-        foreach ($with as [$a, $b, $y, $j]) {
+        $added = [];
+        foreach ($with as $at => [$a, $b, $y, $j]) {
             if ($a !== $b) {
+                $added[$named[$at] ?? "added#$at"] = \count($from);
                 [$from[], $to[], $yRe[], $yIm[], $jRe[], $jIm[]] = [$a, $b, $y->re, $y->im, $j->re, $j->im];
             }
         }
@@ -103,7 +106,7 @@ final readonly class Network
             }
         }
 
-        return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements, $incident, $this->thresholds);
+        return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements + $added, $incident, $this->thresholds);
     }
 
     /** The same network with all its sources at rest and 1 A driven from one node into another through a very thin branch. */

@@ -24,8 +24,8 @@ final class AtMost implements Formula
         if (ShownKind::Value !== $reading->kind && ShownKind::Over !== $reading->kind) {
             return null;
         }
-        $limit = $parameters->number('limit');
         $system = ($house->partsOfKind('service')[0] ?? null)?->attributes->string('system', '') ?? '';
+        $limit = $parameters->object('limitBySystem')->number($system, $parameters->number('limit'));
         $usual = $parameters->object('usualBySystem')->number($system, $parameters->number('usual', $limit));
         $words = ReadingFormat::value($limit, $measurement->instrument);
 

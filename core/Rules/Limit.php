@@ -18,8 +18,10 @@ final readonly class Limit
     /**
      * @param list<string> $instruments
      * @param list<string> $roles       sorted roles of the terminals probed; empty for a clamp
+     * @param bool         $linked      for readings with a test link fitted
+     * @param bool         $atOrigin    for readings at the incoming terminals of the supply, and only there
      */
-    private function __construct(private string $name, private array $instruments, private array $roles, private bool $linked, private Formula $formula, private Attributes $parameters, private string $source)
+    private function __construct(private string $name, private array $instruments, private array $roles, private bool $linked, private bool $atOrigin, private Formula $formula, private Attributes $parameters, private string $source)
     {
     }
 
@@ -30,7 +32,7 @@ final readonly class Limit
         $roles = $entry->strings('roles');
         sort($roles);
 
-        return new self($entry->string('name'), $entry->strings('instruments'), $roles, $entry->flag('linked', false), $formula, $entry->object('parameters'), $entry->string('source'));
+        return new self($entry->string('name'), $entry->strings('instruments'), $roles, $entry->flag('linked', false), $entry->flag('atOrigin', false), $formula, $entry->object('parameters'), $entry->string('source'));
     }
 
     public function appliesTo(House $house, Measurement $measurement): bool
@@ -49,7 +51,19 @@ final readonly class Limit
 
         return \in_array($measurement->instrument->slug(), $this->instruments, true)
             && $roles === $this->roles
-            && $this->linked === ([] !== $measurement->state->links);
+            && $this->linked === ([] !== $measurement->state->links)
+            && $this->atOrigin === self::isAtOrigin($house, $measurement);
+    }
+
+    private static function isAtOrigin(House $house, Measurement $measurement): bool
+    {
+        foreach ($measurement->connection->terminals as $terminal) {
+            if ($house->hasTerminal($terminal) && 'service' === $house->partOf($terminal)->kind && 'low-ohm' !== $measurement->instrument->slug()) {
+                return !str_starts_with($measurement->instrument->slug(), 'voltmeter');
+            }
+        }
+
+        return false;
     }
 
     public function judge(House $house, Measurement $measurement, Reading $reading): ?Judgement

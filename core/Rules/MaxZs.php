@@ -39,18 +39,28 @@ final class MaxZs implements Formula
         $curve = $way->attributes->string('curve', '');
         $multiple = $parameters->object('multiples')->number($curve, 0.0);
         $amperes = $way->attributes->positive('ratedAmperes', 0.0);
+        $fuse = $parameters->object('fuses')->object($curve)->number((string) $amperes, 0.0);
+        if ($fuse > 0.0) {
+            return self::compared($fuse, $parameters->number('coldFactor'), \sprintf('table for a %s fuse of %s A: %.2f Ω', $curve, $amperes, $fuse), "a $curve fuse of $amperes A", $reading);
+        }
         if ($multiple <= 0.0 || $amperes <= 0.0) {
             return null;
         }
         $limit = $parameters->number('minimumVoltageFactor') * $parameters->number('volts') / ($multiple * $amperes);
-        $cold = $parameters->number('coldFactor') * $limit;
-        $working = \sprintf('%s × %s V / (%s × %s A) = %.2f Ω; cold, 80 %%: %.2f Ω; read %s', $parameters->number('minimumVoltageFactor'), $parameters->number('volts'), $multiple, $amperes, $limit, $cold, $reading->raw);
+
+        return self::compared($limit, $parameters->number('coldFactor'), \sprintf('%s × %s V / (%s × %s A) = %.2f Ω', $parameters->number('minimumVoltageFactor'), $parameters->number('volts'), $multiple, $amperes, $limit), "$curve$amperes", $reading);
+    }
+
+    private static function compared(float $limit, float $coldFactor, string $working, string $device, Reading $reading): Outcome
+    {
+        $cold = $coldFactor * $limit;
+        $working .= \sprintf('; cold, 80 %%: %.2f Ω; read %s', $cold, $reading->raw);
 
         return match (true) {
-            ShownKind::Value !== $reading->kind => new Outcome(Verdict::Bad, 'No loop to earth: the breaker would not open on an earth fault.', $working),
-            $reading->value > $limit => new Outcome(Verdict::Bad, \sprintf('More than the %.2f Ω that %s%s allows.', $limit, $curve, $amperes), $working),
+            ShownKind::Value !== $reading->kind => new Outcome(Verdict::Bad, 'No loop to earth: the device would not open on an earth fault.', $working),
+            $reading->value > $limit => new Outcome(Verdict::Bad, \sprintf('More than the %.2f Ω that %s allows.', $limit, $device), $working),
             $reading->value > $cold => new Outcome(Verdict::Doubt, \sprintf('Above 80 %% of the limit (%.2f Ω): it may be too much when the cable is warm.', $cold), $working),
-            default => new Outcome(Verdict::Good, \sprintf('Below %.2f Ω, 80 %% of the limit of %s%s.', $cold, $curve, $amperes), $working),
+            default => new Outcome(Verdict::Good, \sprintf('Below %.2f Ω, 80 %% of the limit of %s.', $cold, $device), $working),
         };
     }
 

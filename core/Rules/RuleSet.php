@@ -50,6 +50,35 @@ final readonly class RuleSet
         return $judgements;
     }
 
+    /**
+     * What this practice calls things: a neutral key => its word.
+     *
+     * @return array<string, string>
+     */
+    public function words(): array
+    {
+        $words = [];
+        foreach ($this->data->object('words')->raw as $key => $_) {
+            $words[(string) $key] = $this->data->object('words')->string((string) $key);
+        }
+
+        return $words;
+    }
+
+    /** @return list<string> what has to be said of all work under these rules */
+    public function cautions(): array
+    {
+        return $this->data->strings('cautions');
+    }
+
+    /** @return array{required: list<string>, diagnostic: list<string>} settings of the residual tester */
+    public function residualTests(): array
+    {
+        $tests = $this->data->object('residualTests');
+
+        return ['required' => $tests->strings('required'), 'diagnostic' => $tests->strings('diagnostic')];
+    }
+
     /** The words of a class, such as "potentially dangerous" for P. */
     public function class(string $class): string
     {

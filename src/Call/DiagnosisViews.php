@@ -6,6 +6,7 @@ namespace App\Call;
 
 use App\Api\View\NextTestView;
 use App\Api\View\OutcomeView;
+use App\Api\View\PathStepView;
 use App\Api\View\PredictionView;
 use App\Api\View\RankingView;
 use App\Api\View\ReasonView;
@@ -17,10 +18,12 @@ use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Instrument\CurrentLoop;
+use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\PathStep;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Procedure\TestPlan;
 
@@ -30,6 +33,9 @@ final readonly class DiagnosisViews
     private const MOST_SUSPECTS = 8;
     private const LEADING = 4;
     private const MOST_CAUSES = 40;
+    /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements. */
+    private const SHOWN_SHARE = 0.01;
+    private const MOST_STEPS = 8;
     private const MOST_PLACES = 6;
 
     public function ranking(House $house, Ranking $ranking): RankingView
@@ -81,7 +87,7 @@ final readonly class DiagnosisViews
     public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions): PredictionView
     {
         $expectation = new Expectation(Predictor::sound($house, $measurement), $measurement->instrument);
-        $loop = $this->loop($house, $measurement);
+        $path = CurrentPath::of($house, $measurement);
 
         return new PredictionView(
             Diagnosis::where($house, $measurement),
@@ -89,14 +95,15 @@ final readonly class DiagnosisViews
             $expectation->range(),
             $this->outcomes($house, $measurement, $ranking),
             $cautions,
-            $loop,
+            $this->loop($house, $path),
+            array_map(static fn (PathStep $step): PathStepView => new PathStepView(ucfirst(Labels::element($house, $step->element)), round(100.0 * $step->current, 1), round(100.0 * $step->resistance, 1)), \array_slice(array_values(array_filter($path->steps, static fn (PathStep $step): bool => $step->resistance >= self::SHOWN_SHARE)), 0, self::MOST_STEPS)),
         );
     }
 
     /** @return list<string> "part|role" of both ends of every core that the test current passes */
-    private function loop(House $house, Measurement $measurement): array
+    private function loop(House $house, CurrentPath $path): array
     {
-        $shares = CurrentLoop::of($house, $measurement);
+        $shares = $path->shares();
         $ends = [];
         foreach ($house->cables as $cable) {
             foreach ($cable->cores as $core) {

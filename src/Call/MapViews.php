@@ -17,6 +17,7 @@ use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Installation\Access;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Knowing;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\LineMap;
@@ -24,6 +25,7 @@ use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\LightSwitch;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\Supply;
 use YellowProbe\Procedure\ResidualClamp;
 use YellowProbe\Procedure\States;
 use YellowProbe\Rules\RuleSet;
@@ -35,14 +37,14 @@ final readonly class MapViews
 
     public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
     {
-        $main = $house->partsOfKind('main-switch')[0] ?? null;
+        $main = States::mains($house)[0] ?? null;
         $service = $house->partsOfKind('service')[0] ?? null;
 
         return new MapView(
             $houseId,
             $version,
             $house->name,
-            null === $service ? '' : $service->attributes->string('system').', '.$service->attributes->number('volts', 230.0).' V',
+            null === $service ? '' : Supply::of($house)->system.', '.Supply::of($house)->nominalVolts.' V',
             $main?->id,
             null !== $main && 'on' === $state->position($main->id, 'on'),
             $this->origin($house),
@@ -50,7 +52,7 @@ final readonly class MapViews
             array_map(static fn (Part $load): LoadView => new LoadView($load->id, $load->name, $state->load($load->id)), $house->partsOfKind('appliance', 'light')),
             array_map(static fn (Part $switch): SwitchView => new SwitchView($switch->id, $switch->name, LightSwitch::isTwoWay($switch), $state->position($switch->id, 'on')), $house->partsOfKind('switch')),
             $this->neutrals($house, $state),
-            array_map(static fn (Part $device): ClampView => new ClampView("$device->name: line and neutral", ["+$device->id/L", "+$device->id/N"]), $house->partsOfKind('residual-device')),
+            array_map(static fn (Part $device): ClampView => new ClampView("$device->name: line and neutral", ["+$device->id/L", "+$device->id/N"]), $house->partsOfKind('residual-device', 'rcbo', 'residual-outlet')),
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
         );
@@ -59,8 +61,8 @@ final readonly class MapViews
     /** @return list<TerminalView> */
     private function origin(House $house): array
     {
-        $terminals = [];
-        foreach ($house->partsOfKind('main-switch', 'residual-device', 'bar') as $part) {
+        $terminals = [new TerminalView(HouseNetwork::GROUND, 'spike', 'E', Access::Front->value, 'Ground spike')];
+        foreach ($house->partsOfKind('service', 'main-switch', 'two-pole-breaker', 'residual-device', 'bar', 'electrode', 'metalwork') as $part) {
             foreach ($house->terminals as $terminal) {
                 // Of a bar one terminal is enough to stand for all of it.
                 if ($terminal->part === $part->id && ('bar' !== $part->kind || 't1' === $terminal->key)) {
@@ -78,9 +80,10 @@ final readonly class MapViews
         $device = $house->parts[$circuit->way];
         $group = Protection::residualDevice($house, $id);
         $terminals = [$this->terminal($house, States::lineAtBoard($house, $id))];
-        foreach (States::neutralsAtBoard($house, $id) as $joint) {
-            if ($state->isLifted($joint)) {
-                $terminals[] = new TerminalView($joint, 'N', 'N', 'lifted', ucfirst(Labels::joint($house, $joint)).', lifted');
+        foreach (array_map(strval(...), array_keys($state->lifted)) as $joint) {
+            [$core] = $house->joint($joint) ?? [null];
+            if (null !== $core && $house->cables[$core->cable]->circuit === $id) {
+                $terminals[] = new TerminalView($joint, $core->role->value, $core->role->value, 'lifted', ucfirst(Labels::joint($house, $joint)).', lifted');
             }
         }
         $earth = States::earthAtBoard($house, $id);

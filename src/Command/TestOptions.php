@@ -28,7 +28,7 @@ final readonly class TestOptions
     {
         $command->addOption('test', null, InputOption::VALUE_REQUIRED, 'A test of the catalogue by its id, such as "zs:s4.front:L-E"; it brings its own state')
             ->addOption('tester', null, InputOption::VALUE_REQUIRED, 'Or a tester, such as "low-ohm"')
-            ->addOption('at', null, InputOption::VALUE_REQUIRED, 'with its terminals, "s4.front-L,s4.front-E", or for a clamp "+c1/L,+c1/N"')
+            ->addOption('at', null, InputOption::VALUE_REQUIRED, 'with its terminals, "s4.front-L,s4.front-E", or for a clamp "+c1/L,+c1/N", or both for a residual tester')
             ->addOption('state', null, InputOption::VALUE_REQUIRED, 'State as JSON: {"positions": {…}, "lifted": […], "links": […], "loads": {…}}')
             ->addOption('fault', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'kind|site or kind|site|ohms, such as "open-cpc|c4/E@2"');
     }
@@ -64,7 +64,7 @@ final readonly class TestOptions
         } else {
             $instrument = Instruments::get($this->text($input, 'tester'));
             $at = explode(',', $this->text($input, 'at'));
-            $measurement = new Measurement(State::resting($house), $instrument, Connection::read([] === $instrument->leads() ? ['around' => $at] : ['terminals' => $at], $instrument, $house, '/at'));
+            $measurement = new Measurement(State::resting($house), $instrument, Connection::read(['terminals' => array_values(array_filter($at, static fn (string $one): bool => !str_starts_with($one, '+') && !str_starts_with($one, '-'))), 'around' => array_values(array_filter($at, static fn (string $one): bool => str_starts_with($one, '+') || str_starts_with($one, '-')))], $instrument, $house, '/at'));
         }
         $state = $this->text($input, 'state');
         if ('' === $state) {

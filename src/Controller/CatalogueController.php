@@ -12,8 +12,10 @@ use App\Call\TradeData;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
-use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\PatternInstrument;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\ResidualTester;
 
 /** The lists that the page offers: testers, symptoms, contexts. */
 final readonly class CatalogueController
@@ -22,7 +24,25 @@ final readonly class CatalogueController
     #[OA\Get(path: '/api/instruments', operationId: 'instruments', responses: [new OA\Response(response: 200, description: 'Testers that can be used', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: InstrumentView::class)))])]
     public function instruments(): JsonResponse
     {
-        return Answer::of(array_values(array_map(static fn (Instrument $instrument): InstrumentView => new InstrumentView($instrument->slug(), $instrument->words(), $instrument->unit()->value, $instrument->leads(), $instrument->deadOnly()), Instruments::all())));
+        $views = [];
+        foreach (Instruments::families() as $family => $instruments) {
+            foreach ($instruments as $instrument) {
+                $views[] = new InstrumentView(
+                    $instrument->slug(),
+                    $instrument->words(),
+                    $instrument->unit()->value,
+                    $instrument->leads(),
+                    $instrument->deadOnly(),
+                    $family,
+                    $instrument->trap(),
+                    ReadingParser::usualUnit($instrument),
+                    $instrument instanceof PatternInstrument ? $instrument->patterns() : [],
+                    $instrument instanceof ResidualTester,
+                );
+            }
+        }
+
+        return Answer::of($views);
     }
 
     #[Route('/api/picks', methods: ['GET'])]

@@ -31,10 +31,10 @@ final readonly class HouseDocument
         $validator->resolver()?->registerFile(self::SCHEMA, $this->projectDir.'/docs/house.schema.json');
         $error = $validator->validate($object, self::SCHEMA)->error();
         if (null !== $error) {
-            /** @var array<string, list<string>> $messages */
+            /** @var array<string, string> $messages */
             $messages = (new ErrorFormatter())->format($error, false);
             $path = (string) array_key_first($messages);
-            throw new HouseError('/' === $path ? '' : $path, ($messages[$path][0] ?? 'The house does not match the schema').'.');
+            throw new HouseError('/' === $path ? '' : $path, rtrim($messages[$path], '.').'.');
         }
         /** @var array<string, mixed> $array the schema says it is an object */
 

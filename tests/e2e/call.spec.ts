@@ -22,7 +22,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
 
     // Trace, covers on: a wrong unit first, then what the tester shows.
     await expect(page.getByText('What still fits, after 0 readings')).toBeVisible();
-    await page.getByRole('radio', { name: 'Voltmeter', exact: true }).click();
+    await page.getByRole('radio', { name: 'Volts' }).click();
     await page.getByRole('button', { name: /^Hall: / }).click();
     await page.getByRole('button', { name: 'Lead A on Hall · L', exact: true }).click();
     await page.getByRole('button', { name: 'Lead B on Hall · E', exact: true }).click();
@@ -56,7 +56,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await page.getByRole('group', { name: 'Stair switch, head' }).getByRole('button', { name: '1' }).click();
     await expect(page.getByRole('group', { name: 'Stair switch, head' }).getByRole('button', { name: '1' })).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('Escape');
-    await page.getByRole('radio', { name: 'Leakage clamp' }).click();
+    await page.getByRole('radio', { name: 'Clamp' }).click();
     await page.getByRole('button', { name: /^Way: Lights, ground floor/ }).click();
     await page.getByRole('button', { name: 'Lights, ground floor: line and neutral' }).click();
     await expect(page.getByText('Clamp around').or(page.getByText('Lights, ground floor: line and neutral')).first()).toBeVisible();

@@ -68,7 +68,7 @@ test.describe('evidence stays', () => {
 
     test('a thousand or a decimal is asked, not guessed', async ({ page }) => {
         await openTrace(page, 'Mrs Adeyemi-Hartley');
-        await page.getByRole('radio', { name: 'Voltmeter', exact: true }).click();
+        await page.getByRole('radio', { name: 'Volts' }).click();
         await page.getByRole('button', { name: /^Hearth: / }).click();
         const off = page.getByRole('button', { name: 'Take the leads off' });
         if (await off.isVisible()) {

@@ -298,6 +298,11 @@ export interface components {
             unit: string;
             leads: string[];
             deadOnly: boolean;
+            family: string;
+            trap: string;
+            typed: string;
+            patterns: string[];
+            acts: boolean;
         };
         /** @description A step of safe isolation and what was done about it. */
         IsolationStepView: {
@@ -417,6 +422,20 @@ export interface components {
              */
             probability: number;
         };
+        /** @description One element on the way of a test current. */
+        PathStepView: {
+            words: string;
+            /**
+             * Format: float
+             * @description Its share of the current.
+             */
+            currentPercent: number;
+            /**
+             * Format: float
+             * @description Its share of the resistance.
+             */
+            resistancePercent: number;
+        };
         /** @description Something to pick from a list. */
         PickView: {
             slug: string;
@@ -436,6 +455,8 @@ export interface components {
             cautions: string[];
             /** @description "part|role" of both ends of every core that the test current passes. */
             loop: string[];
+            /** @description What the test current passes, the largest part of the resistance first. */
+            path: components["schemas"]["PathStepView"][];
         };
         /** @description A proof of dead at a place. */
         ProofView: {

@@ -42,9 +42,9 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
     return (
         <section aria-label="Tester" className="grid gap-x-6 gap-y-1 border-t border-ink bg-sheet px-4 pt-1 pb-2 md:grid-cols-2">
             <div role="radiogroup" aria-label="Tester in hand" className="-mx-4 flex overflow-x-auto border-b border-line px-3 md:col-span-2">
-                {instruments.map((each) => (
-                    <button key={each.slug} type="button" role="radio" aria-checked={each.slug === instrument.slug} onClick={() => onInstrument(each.slug)} className={`min-h-11 shrink-0 border-b-4 px-2 ${each.slug === instrument.slug ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
-                        {each.words}
+                {families(instruments).map((each) => (
+                    <button key={each.slug} type="button" role="radio" aria-checked={each.family === instrument.family} onClick={() => each.family !== instrument.family && onInstrument(each.slug)} className={`min-h-11 shrink-0 border-b-4 px-2 ${each.family === instrument.family ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
+                        {each.family}
                     </button>
                 ))}
             </div>
@@ -55,8 +55,9 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     submit();
                 }}
             >
+                <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />
                 <p className="min-h-6 break-words">
-                    {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}.` : words.join('  →  ')}
+                    {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
                 </p>
                 {instrument.deadOnly && <p className="text-sm font-bold">▲ On dead conductors only. This page cannot prove that anything is dead.</p>}
                 {offMap && (
@@ -74,7 +75,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                             autoCapitalize="off"
                             spellCheck={false}
                             maxLength={24}
-                            placeholder={instrument.unit === 'lamps' ? '110' : '–'}
+                            placeholder={instrument.patterns[0] ?? '–'}
                             value={raw}
                             onChange={(event) => {
                                 setRaw(event.target.value);
@@ -82,11 +83,20 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                             }}
                         />
                     </label>
-                    <span className="pb-3 font-mono text-xl">{instrument.unit === 'lamps' ? 'L–N L–E N–E' : instrument.slug === 'insulation-tester' ? 'MΩ' : instrument.slug === 'leakage-clamp' ? 'mA' : instrument.unit}</span>
+                    <span className="pb-3 font-mono text-xl">{instrument.slug === 'plug-in-tester' ? 'L–N L–E N–E' : instrument.typed}</span>
                     <Button type="submit" disabled={!ready || raw.trim() === '' || observe.isPending}>
                         {observe.isPending ? 'Storing …' : 'Store'}
                     </Button>
                 </div>
+                {instrument.patterns.length > 0 && instrument.slug !== 'plug-in-tester' && (
+                    <div className="mt-1 flex flex-wrap gap-1">
+                        {instrument.patterns.map((pattern) => (
+                            <button key={pattern} type="button" aria-pressed={raw === pattern} onClick={() => setRaw(pattern)} className={`min-h-11 min-w-11 rounded-sm border border-ink px-2 font-mono ${raw === pattern ? 'bg-probe font-bold text-[#16243b]' : 'bg-sheet'}`}>
+                                {pattern}
+                            </button>
+                        ))}
+                    </div>
+                )}
                 <div aria-live="polite" className="mt-1 space-y-1">
                     <Refused error={observe.error} />
                     {stored !== null && last && <Verdict reading={last} />}
@@ -107,6 +117,30 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                             {prediction.data.range !== '' && <span className="text-sm font-normal"> ({prediction.data.range})</span>}
                         </p>
                         <Outcomes outcomes={prediction.data.outcomes} />
+                        {prediction.data.path.length > 0 && (
+                            <details className="mt-1 text-sm">
+                                <summary className="min-h-11 cursor-pointer py-3">The way its current takes</summary>
+                                <table className="w-full text-left">
+                                    <thead>
+                                        <tr>
+                                            <th className="font-normal text-soft">Through</th>
+                                            <th className="font-normal text-soft">of the current</th>
+                                            <th className="font-normal text-soft">of the resistance</th>
+                                        </tr>
+                                    </thead>
+                                    <tbody>
+                                        {prediction.data.path.map((step) => (
+                                            <tr key={step.words + String(step.resistancePercent) + String(step.currentPercent)}>
+                                                <td className="break-words pr-2">{step.words}</td>
+                                                <td className="font-mono">{step.currentPercent} %</td>
+                                                <td className="font-mono">{step.resistancePercent} %</td>
+                                            </tr>
+                                        ))}
+                                    </tbody>
+                                </table>
+                            </details>
+                        )}
+                        <p className="mt-1 text-sm text-soft">{instrument.trap}</p>
                         {prediction.data.cautions.map((caution) => (
                             <p key={caution} className="mt-1 text-sm font-bold">▲ {caution}</p>
                         ))}
@@ -114,6 +148,30 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 )}
             </div>
         </section>
+    );
+}
+
+/** One of each family of testers, to stand for it. */
+function families(instruments: Instrument[]): Instrument[] {
+    return instruments.filter((each, at) => instruments.findIndex((other) => other.family === each.family) === at);
+}
+
+/** The settings of the tester in hand, where it has several. */
+function Settings({ instruments, instrument, onInstrument }: { instruments: Instrument[]; instrument: Instrument; onInstrument: (slug: string) => void }) {
+    if (instruments.length < 2) {
+        return null;
+    }
+    return (
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+            <span className="text-soft">Set to</span>
+            <select className="min-h-11 min-w-0 flex-1 rounded-sm border border-ink bg-sheet px-2" value={instrument.slug} onChange={(event) => onInstrument(event.target.value)}>
+                {instruments.map((each) => (
+                    <option key={each.slug} value={each.slug}>
+                        {each.words}
+                    </option>
+                ))}
+            </select>
+        </label>
     );
 }
 

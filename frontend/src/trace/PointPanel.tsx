@@ -20,8 +20,8 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
     const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
-    const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => terminal.role !== 'L' && terminal.key === 't1')] : []);
-    const clamps = instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
+    const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => ['t1', 'spike', 'E'].includes(terminal.key))] : []);
+    const clamps = instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
     const first = probes.length;
     const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
     return (
@@ -60,7 +60,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
 
 function chip(terminal: Schemas['TerminalView'], kind: string | undefined): string {
     if (terminal.access === 'lifted') {
-        return 'N, lifted';
+        return `${terminal.role}, lifted`;
     }
     if (terminal.key === 't1') {
         return terminal.name;

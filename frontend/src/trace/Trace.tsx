@@ -41,6 +41,9 @@ export function Trace({ detail }: { detail: Detail }) {
             return setUp.around.length === 0 ? null : { terminals: [], around: setUp.around };
         }
         const terminals = setUp.terminals.slice(0, leads.length).filter((terminal) => names.has(terminal));
+        if (instrument.acts) {
+            return terminals.length === leads.length && setUp.around.length > 0 ? { terminals, around: setUp.around } : null;
+        }
         return terminals.length === leads.length ? { terminals, around: [] } : null;
     }, [instrument, leads, setUp, names]);
     const stateKey = JSON.stringify(detail.state) + String(detail.houseVersion) + String(detail.readings.length);
@@ -91,7 +94,8 @@ export function Trace({ detail }: { detail: Detail }) {
     const places = looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? [];
     // A cause that could be nearly anywhere marks nothing: marks everywhere say no more than none.
     const suspectedPlaces = new Set(places.length <= 8 ? places : []);
-    const words = leads.length === 0 ? (setUp.around.length === 0 ? [] : [clampWords(map.data, setUp.around)]) : leads.flatMap((lead, at) => (setUp.terminals[at] ? [`${lead} on ${names.get(setUp.terminals[at]) ?? setUp.terminals[at]}`] : []));
+    const device = instrument.acts && setUp.around.length > 0 ? [clampWords(map.data, setUp.around)] : [];
+    const words = leads.length === 0 ? (setUp.around.length === 0 ? [] : [clampWords(map.data, setUp.around)]) : leads.flatMap((lead, at) => (setUp.terminals[at] ? [`${lead} on ${names.get(setUp.terminals[at]) ?? setUp.terminals[at]}`] : [])).concat(device);
     const probes = leads.length === 0 ? [] : leads.flatMap((lead, at) => (setUp.terminals[at] ? [{ lead, terminal: setUp.terminals[at] }] : []));
     const shown = (which: Pane) => (pane === which ? '' : 'max-lg:hidden');
 

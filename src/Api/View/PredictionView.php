@@ -7,13 +7,14 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** What a tester should show where it is put. */
-#[OA\Schema(required: ['where', 'expected', 'range', 'outcomes', 'cautions', 'loop'])]
+#[OA\Schema(required: ['where', 'expected', 'range', 'outcomes', 'cautions', 'loop', 'path'])]
 final readonly class PredictionView
 {
     /**
      * @param list<OutcomeView> $outcomes
      * @param list<string> $cautions
      * @param list<string> $loop
+     * @param list<PathStepView> $path
      */
     public function __construct(
         #[OA\Property]
@@ -28,6 +29,8 @@ final readonly class PredictionView
         public array $cautions,
         #[OA\Property(type: 'array', description: '"part|role" of both ends of every core that the test current passes.', items: new OA\Items(type: 'string'))]
         public array $loop,
+        #[OA\Property(type: 'array', description: 'What the test current passes, the largest part of the resistance first.', items: new OA\Items(ref: PathStepView::class))]
+        public array $path,
     ) {
     }
 }

@@ -12,7 +12,7 @@ use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\CurrentLoop;
+use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\ResidualClamp;
@@ -99,14 +99,14 @@ final class ConnectionTest extends TestCase
     {
         $house = Houses::ringAndLights();
         $plans = TestCatalogue::plans($house);
-        $loop = CurrentLoop::of($house, $plans['zs:spur.front:L-E']->measurement);
+        $loop = CurrentPath::of($house, $plans['zs:spur.front:L-E']->measurement)->shares();
         foreach (['spur/front-L', 'ring-s-spur/L', 'ring-s-spur/E', 'service/line', 'way1/L', 'rcd-a/L'] as $element) {
             self::assertEqualsWithDelta(1.0, $loop[$element] ?? 0.0, 0.02, $element);
         }
         self::assertArrayNotHasKey('ring-s-spur/N', $loop);
         // On the ring the current has two ways, and they share it.
         self::assertEqualsWithDelta(1.0, ($loop['ring-r2/L'] ?? 0.0) + ($loop['ring-r3/L'] ?? 0.0), 0.02);
-        self::assertSame([], CurrentLoop::of($house, $plans['residual-clamp:ring']->measurement));
+        self::assertSame([], CurrentPath::of($house, $plans['residual-clamp:ring']->measurement)->shares());
     }
 
     public function testAMeasurementKnowsItsCircuitsAndItsHashOnlyWhatDecidesIt(): void

@@ -12,7 +12,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
-use YellowProbe\Instrument\CurrentLoop;
+use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Network\Elimination;
 use YellowProbe\Procedure\TestCatalogue;
 
@@ -79,7 +79,7 @@ final class InvarianceTest extends TestCase
             if (!str_starts_with($id, 'zs:')) {
                 continue;
             }
-            $shares = CurrentLoop::of($house, $plan->measurement);
+            $shares = CurrentPath::of($house, $plan->measurement)->shares();
             $sources = array_filter($shares, static fn (string $element): bool => str_ends_with($element, '/line'), \ARRAY_FILTER_USE_KEY);
             // All of it passes the line of the supply that is on, whatever it does on its way back; loads on beside it take some.
             self::assertEqualsWithDelta(1.0, array_sum($sources), 0.12, $id);
