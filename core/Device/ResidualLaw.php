@@ -19,7 +19,8 @@ final readonly class ResidualLaw
     /** A personnel device holds below 4 mA and trips at 6. */
     private const PERSONNEL_BELOW = 0.007;
 
-    private function __construct(public float $ratedAmperes, public float $tripAmperes, public float $spread, private bool $delayed)
+    /** @param float $holdsAmperes it must not open below this */
+    private function __construct(public float $ratedAmperes, public float $tripAmperes, public float $spread, private bool $delayed, public float $holdsAmperes)
     {
     }
 
@@ -28,11 +29,11 @@ final readonly class ResidualLaw
         $milliamps = $device->attributes->positive('ratedMilliamps', 'residual-outlet' === $device->kind ? 5.0 : 30.0);
         $delayed = 'S' === $device->attributes->string('type', 'A');
         if ($milliamps / 1000.0 < self::PERSONNEL_BELOW) {
-            return new self(0.006, 0.005, 0.06, false);
+            return new self(0.006, 0.005, 0.06, false, 0.004);
         }
         [$trip, $sigma] = ($delayed ? self::DELAYED[(int) $milliamps] ?? null : null) ?? self::GENERAL[(int) $milliamps] ?? [0.73 * $milliamps, 0.09 * $milliamps];
 
-        return new self($milliamps / 1000.0, $trip / 1000.0, $sigma / $trip, $delayed);
+        return new self($milliamps / 1000.0, $trip / 1000.0, $sigma / $trip, $delayed, $milliamps / 2000.0);
     }
 
     /** Seconds a sound device takes at a residual current that trips it. */

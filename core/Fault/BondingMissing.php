@@ -24,7 +24,7 @@ final readonly class BondingMissing extends NamedFault
             foreach (null === $cable->circuit ? $cable->cores : [] as $core) {
                 foreach (Role::Earth === $core->role ? $core->ends : [] as $terminal) {
                     if (null !== $terminal && 'metalwork' === $house->partOf($terminal)->kind) {
-                        $sites[] = new FaultSite($cable->id, [$core->element(), $core->joint(1)], [$house->partOf($terminal)->place], 'to '.$house->partOf($terminal)->name);
+                        $sites[] = new FaultSite($cable->id, [$core->element()], [$house->partOf($terminal)->place], 'to '.$house->partOf($terminal)->name);
                     }
                 }
             }
@@ -35,6 +35,6 @@ final readonly class BondingMissing extends NamedFault
 
     public function change(House $house, FaultSite $site, float $ohms): Change
     {
-        return new Change([$site->things[0]], [], $site->things[1]);
+        return new Change([$site->things[0]]);
     }
 }

@@ -25,8 +25,8 @@ final class ResidualRamp implements Formula
         if (null === $device) {
             return null;
         }
-        $rated = ResidualLaw::of($device)->ratedAmperes;
-        [$low, $high] = [$parameters->number('low') * $rated, $parameters->number('high') * $rated];
+        $law = ResidualLaw::of($device);
+        [$low, $high] = [max($law->holdsAmperes, $parameters->number('low') * $law->ratedAmperes), $parameters->number('high') * $law->ratedAmperes];
         $working = \sprintf('%.1f to %.1f mA; read %s', 1e3 * $low, 1e3 * $high, $reading->raw);
 
         return match (true) {

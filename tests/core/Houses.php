@@ -19,7 +19,7 @@ final class Houses
     /** Two circuits of one 15 m run of 2.5/1.5 mm² each behind one residual device of 2 mΩ per pole; tails 3 mΩ. */
     public static function twoCircuits(string $system = 'TN-C-S', float $filterNanofarads = 0.0): House
     {
-        $draft = (new HouseDraft('Two circuits', ['system' => $system, 'lineOhms' => 0.06, 'neutralOhms' => 0.06, 'outsideVolts' => 0.0, 'protectiveOhms' => 0.3, 'electrodeOhms' => 80.0, 'starElectrodeOhms' => 'TT' === $system ? 2.0 : 1.0, 'linkOhms' => 1e-6], 2))
+        $draft = (new HouseDraft('Two circuits', ['electrodeOhms' => 80.0] + self::supply($system), 2))
             ->residualDevice('rcd', 'Device')
             ->way('one', 'One', 'radial', 16)
             ->way('two', 'Two', 'radial', 16)
@@ -28,7 +28,7 @@ final class Houses
             ->appliance('load1', 'Load one', 's1.front', ['watts' => 2300, 'filterNanofarads' => $filterNanofarads], 'off')
             ->appliance('load2', 'Load two', 's2.front', ['watts' => 2300], 'off');
 
-        return self::withoutJoints($draft);
+        return self::bare($draft->document());
     }
 
     /** A ring of four points with legs of 10 m, three lights on another way, and a stair light on two switches. */
@@ -68,24 +68,68 @@ final class Houses
         return new Rates(new Attributes($raw, ''));
     }
 
-    private static function withoutJoints(HouseDraft $draft): House
+    /**
+     * A ring of 67.5 m (r1 = rn = 0.5002 Ω, r2 = 0.8168 Ω) with points at its quarters and a spur of 8 m in the middle, a
+     * radial of 15 and 10 m with a filter of 10 + 10 nF at its end, a light, a bonded pipe of 10 Ω to the ground; in TT a
+     * rod of 73 Ω. Otherwise as above.
+     */
+    public static function worked(string $system = 'TN-C-S'): House
     {
+        $draft = (new HouseDraft('Worked', self::supply($system), 3))
+            ->residualDevice('rcd', 'Device')
+            ->way('ring', 'Ring', 'ring', 32)
+            ->way('rad', 'Radial', 'radial', 16)
+            ->way('low', 'Lights', 'lighting', 6)
+            ->sockets('ring', [['a', 'Point a', 'Room', 16.875], ['b', 'Point b', 'Room', 16.875], ['c', 'Point c', 'Room', 16.875]], 16.875)
+            ->spur('ring', 'b', 'spur', 'Spur', 'Room', 8.0)
+            ->sockets('rad', [['s1', 'Socket one', 'Room', 15.0], ['s2', 'Socket two', 'Room', 10.0]])
+            ->lights('low', [['light', 'Light', 'Room', 10.0, 4.0]])
+            ->appliance('fridge', 'Fridge', 's2.front', ['filterNanofarads' => 10]);
         $document = $draft->document();
+        \assert(\is_array($document['places']) && \is_array($document['parts']) && \is_array($document['cables']));
+        $document['places'] += ['outside' => ['kind' => 'outside', 'name' => 'Outside']];
+        $document['parts'] += ['water' => ['place' => 'outside', 'kind' => 'metalwork', 'name' => 'Water pipe', 'groundOhms' => 10]];
+        $document['cables'] += ['bond' => ['kind' => 'conduit', 'mm2' => 10, 'cpcMm2' => 10, 'lengthMetres' => 12, 'cores' => ['E' => ['ends' => ['met.t7', 'water.E']]]]];
+        if ('TT' === $system) {
+            $document['parts'] += ['rod' => ['place' => 'outside', 'kind' => 'electrode', 'name' => 'Rod', 'ohms' => 73]];
+            $document['cables']['earthing'] = ['kind' => 'board-wire', 'ohms' => 0.003, 'cores' => ['E' => ['ends' => ['met.t1', 'rod.E']]]];
+        }
+
+        return self::bare($document);
+    }
+
+    /** @return array<string, mixed> */
+    private static function supply(string $system): array
+    {
+        return ['system' => $system, 'lineOhms' => 0.06, 'neutralOhms' => 0.06, 'outsideVolts' => 0.0, 'protectiveOhms' => 0.3, 'starElectrodeOhms' => 'TT' === $system ? 2.0 : 1.0, 'linkOhms' => 1e-6];
+    }
+
+    /**
+     * A house without the resistance of joints, contacts and board wires, its devices at 2 mΩ a pole: tails, cable,
+     * breakers and loads are left.
+     *
+     * @param array<string, mixed> $document
+     */
+    private static function bare(array $document): House
+    {
         /** @var array<string, array<string, mixed>> $cables */
         $cables = $document['cables'];
         foreach ($cables as $id => $cable) {
             $cables[$id]['jointOhms'] = 0;
-        }
-        foreach (['rcd-nbar-link', 'rcd-l', 'rcd-n', 'way1-feed', 'way2-feed', 'earthing'] as $id) {
-            $cables[$id]['ohms'] = 1e-6;
+            if ('board-wire' === $cable['kind'] && !str_starts_with($id, 'tail')) {
+                $cables[$id]['ohms'] = 1e-6;
+            }
         }
         $document['cables'] = $cables;
         /** @var array<string, array<string, mixed>> $parts */
         $parts = $document['parts'];
-        $parts['rcd']['poleOhms'] = 0.002;
-        $parts['main']['poleOhms'] = 1e-6;
-        foreach (['s1', 's2'] as $socket) {
-            $parts[$socket]['contactOhms'] = 1e-6;
+        foreach ($parts as $id => $part) {
+            $parts[$id] += match ($part['kind']) {
+                'residual-device' => ['poleOhms' => 0.002],
+                'main-switch' => ['poleOhms' => 1e-6],
+                'socket' => ['contactOhms' => 1e-6],
+                default => [],
+            };
         }
         $document['parts'] = $parts;
 

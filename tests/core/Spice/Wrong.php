@@ -95,8 +95,11 @@ final class Wrong
             case 'open-line': case 'open-neutral': case 'open-cpc': case 'strapper-open':
                 $this->open[$t[1]] = true;
                 break;
-            case 'earthing-conductor-open': case 'bonding-missing':
+            case 'earthing-conductor-open':
                 $this->open[$t[1]] = true;
+                break;
+            case 'bonding-missing':
+                $this->without[$t[0]] = true;
                 break;
             case 'no-cpc':
                 foreach ($house['cables'] as $id => $cable) {
