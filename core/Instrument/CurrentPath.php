@@ -75,7 +75,8 @@ final readonly class CurrentPath
             $share = ($solution->amperes($element)?->modulus() ?? 0.0) / max(1e-30, $through);
             $y = $network->admittance((int) $network->branch($element));
             $ohms = $share ** 2 * $y->re / $y->modulus() ** 2;
-            if ($share > 1e-6) {
+            // The leads are at V and 0, V·Y flows: beside a way of gigohms the drop along a bar is lost in the last digit of its volts: no share can be told.
+            if ($share > max(1e-6, 16.0 * \PHP_FLOAT_EPSILON * $y->modulus() / $admittance->modulus())) {
                 $steps[] = new PathStep($element, $share, $ohms, $total > 0.0 ? $ohms / $total : 0.0);
             }
         }

@@ -110,7 +110,7 @@ final class Houses
      *
      * @param array<string, mixed> $document
      */
-    private static function bare(array $document): House
+    public static function bare(array $document): House
     {
         /** @var array<string, array<string, mixed>> $cables */
         $cables = $document['cables'];
