@@ -26,7 +26,7 @@ final readonly class SupplyPolarity extends EnteredTest
                 array_push($pairs, [$line, 'N'], [$line, 'E']);
             }
             foreach (2 === \count($lines) ? [...$pairs, ['L1', 'L2']] : $pairs as [$a, $b]) {
-                $plans[] = $this->plan("$service->id:$a-$b", "Incoming volts {$a}–{$b}, main off", States::boardOff($house), 'voltmeter-high-z', Connection::leads($service->terminal($a), 'E' === $b && null !== $earth ? $earth : $service->terminal($b)), 0.7);
+                $plans[] = $this->plan("$service->id:$a-$b", "Incoming volts {$a}–{$b}, main off", States::boardOff($house), 'voltmeter-high-z', Connection::leads(self::incoming($house, $service->terminal($a)), 'E' === $b && null !== $earth ? $earth : self::incoming($house, $service->terminal($b))), 0.7);
             }
             if (null !== $earth) {
                 $plans[] = $this->plan("$service->id:true-earth", 'Volts from the main earthing terminal to a ground spike, main off', States::boardOff($house), 'voltmeter-low-z', Connection::leads($earth, HouseNetwork::GROUND), 5.0);
@@ -34,5 +34,15 @@ final readonly class SupplyPolarity extends EnteredTest
         }
 
         return $plans;
+    }
+
+    /** Where the tail from a terminal of the supply ends: at the main switch, behind whatever was done to the tails. */
+    private static function incoming(House $house, string $terminal): string
+    {
+        foreach ($house->wiring->landedOn($terminal) as [$core, $end]) {
+            return $core->ends[2 - $end] ?? $terminal;
+        }
+
+        return $terminal;
     }
 }

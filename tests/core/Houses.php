@@ -50,6 +50,77 @@ final class Houses
             ->house();
     }
 
+    /** The worked house with a radial of two cores, as old work has it, and a load at its end. */
+    public static function withoutCpc(float $watts): House
+    {
+        $document = self::with(self::worked(), 'fridge', ['watts' => $watts, 'filterNanofarads' => 0])->document;
+        \assert(\is_array($document['cables']));
+        foreach (['rad-r1', 'rad-r2'] as $id) {
+            \assert(\is_array($document['cables'][$id]) && \is_array($document['cables'][$id]['cores']));
+            unset($document['cables'][$id]['cores']['E'], $document['cables'][$id]['cpcMm2']);
+        }
+
+        return House::fromDocument($document);
+    }
+
+    /** Two rings of three points on RCBOs, and a fixed heater of 2.7 kW with an element beside a pipe. */
+    public static function ringsAndHeater(): House
+    {
+        $draft = (new HouseDraft('Rings', self::supply('TN-S'), 3))->direct()->rcboWay('one', 'Ring one', 'ring', 32)->rcboWay('two', 'Ring two', 'ring', 32)->rcboWay('hot', 'Heater', 'radial', 16)
+            ->sockets('one', [['a1', 'A1', 'Room', 10.0], ['a2', 'A2', 'Room', 10.0], ['a3', 'A3', 'Room', 10.0]], 10.0)
+            ->sockets('two', [['b1', 'B1', 'Room', 10.0], ['b2', 'B2', 'Room', 10.0], ['b3', 'B3', 'Room', 10.0]], 10.0)
+            ->fixed('hot', 'heater', 'Heater', 'Loft', 10.0, ['watts' => 2700, 'element' => true], ['mm2' => 2.5, 'cpcMm2' => 1.5]);
+
+        return self::bare(self::piped($draft->document(), 7));
+    }
+
+    /** A generator on a changeover beside two circuits, its neutral bonded while the house is islanded. */
+    public static function backedUp(): House
+    {
+        $document = self::twoCircuits()->document;
+        \assert(\is_array($document['parts']) && \is_array($document['cables']));
+        $wire = static fn (string $role, string $from, string $to): array => ['kind' => 'board-wire', 'ohms' => 0.003, 'jointOhms' => 0, 'cores' => [$role => ['ends' => [$from, $to]]]];
+        $document['parts'] += ['over' => ['kind' => 'changeover', 'place' => 'board', 'name' => 'Changeover'], 'genset' => ['kind' => 'source', 'place' => 'board', 'name' => 'Generator', 'changeover' => 'over', 'link' => 'islanded']];
+        $document['cables'] = ['tail-l' => $wire('L', 'service.L', 'over.mainL'), 'tail-n' => $wire('N', 'service.N', 'over.mainN'), 'over-l' => $wire('L', 'over.outL', 'main.Lin'), 'over-n' => $wire('N', 'over.outN', 'main.Nin'), 'gen-l' => $wire('L', 'genset.L', 'over.otherL'), 'gen-n' => $wire('N', 'genset.N', 'over.otherN'), 'gen-e' => $wire('E', 'met.t5', 'genset.E')] + $document['cables'];
+
+        return House::fromDocument($document);
+    }
+
+    public static function demo(string $name): House
+    {
+        /** @var array<string, mixed> $document */
+        $document = json_decode((string) file_get_contents(__DIR__."/../../demo/houses/$name.json"), true, 64, \JSON_THROW_ON_ERROR);
+
+        return House::fromDocument($document);
+    }
+
+    /** @param array<string, mixed> $attributes */
+    public static function with(House $house, string $part, array $attributes): House
+    {
+        $document = $house->document;
+        \assert(\is_array($document['parts']) && \is_array($document['parts'][$part]));
+        $document['parts'][$part] = $attributes + $document['parts'][$part];
+
+        return House::fromDocument($document);
+    }
+
+    /**
+     * With a bonded pipe of 10 Ω to the ground.
+     *
+     * @param array<string, mixed> $document
+     *
+     * @return array<string, mixed>
+     */
+    private static function piped(array $document, int $terminal): array
+    {
+        \assert(\is_array($document['places']) && \is_array($document['parts']) && \is_array($document['cables']));
+        $document['places'] += ['outside' => ['kind' => 'outside', 'name' => 'Outside']];
+        $document['parts'] += ['water' => ['place' => 'outside', 'kind' => 'metalwork', 'name' => 'Water pipe', 'groundOhms' => 10]];
+        $document['cables'] += ['bond' => ['kind' => 'conduit', 'mm2' => 10, 'cpcMm2' => 10, 'lengthMetres' => 12, 'cores' => ['E' => ['ends' => ["met.t$terminal", 'water.E']]]]];
+
+        return $document;
+    }
+
     /** @return list<House> houses of every kind: the one above, and twenty-four by seed */
     public static function varied(): array
     {
@@ -86,10 +157,8 @@ final class Houses
             ->lights('low', [['light', 'Light', 'Room', 10.0, 4.0]])
             ->appliance('fridge', 'Fridge', 's2.front', ['filterNanofarads' => 10]);
         $document = $draft->document();
-        \assert(\is_array($document['places']) && \is_array($document['parts']) && \is_array($document['cables']));
-        $document['places'] += ['outside' => ['kind' => 'outside', 'name' => 'Outside']];
-        $document['parts'] += ['water' => ['place' => 'outside', 'kind' => 'metalwork', 'name' => 'Water pipe', 'groundOhms' => 10]];
-        $document['cables'] += ['bond' => ['kind' => 'conduit', 'mm2' => 10, 'cpcMm2' => 10, 'lengthMetres' => 12, 'cores' => ['E' => ['ends' => ['met.t7', 'water.E']]]]];
+        $document = self::piped($document, 7);
+        \assert(\is_array($document['parts']) && \is_array($document['cables']));
         if ('TT' === $system) {
             $document['parts'] += ['rod' => ['place' => 'outside', 'kind' => 'electrode', 'name' => 'Rod', 'ohms' => 73]];
             $document['cables']['earthing'] = ['kind' => 'board-wire', 'ohms' => 0.003, 'cores' => ['E' => ['ends' => ['met.t1', 'rod.E']]]];

@@ -45,7 +45,7 @@ final class MisleadingReadingsTest extends TestCase
     #[DataProvider('isolatedSwitch')]
     public function testAnIsolatedLightingSwitchBeeps(string $lamp, array $changes, string $ne, string $nl, string $el): void
     {
-        $house = self::with(Houses::worked(), 'light', ['lamp' => $lamp]);
+        $house = Houses::with(Houses::worked(), 'light', ['lamp' => $lamp]);
         $state = State::resting($house)->after(...$changes);
         foreach ([[$ne, 'light.N', 'light.E'], [$nl, 'light.N', 'light.SL'], [$el, 'light.E', 'light.SL']] as [$expected, $a, $b]) {
             self::assertSame($expected, $this->pattern($house, 'two-pole-continuity', Connection::leads($a, $b), $state), "$a to $b");
@@ -56,7 +56,7 @@ final class MisleadingReadingsTest extends TestCase
     {
         $house = Houses::worked();
         $state = State::resting($house)->after(new StateChange('set', 'way3', 'off'));
-        $path = fn (string $a, string $b): CurrentPath => CurrentPath::of($house, new Measurement($state, Instruments::get('two-pole-continuity'), Connection::leads($a, $b)));
+        $path = static fn (string $a, string $b): CurrentPath => CurrentPath::of($house, new Measurement($state, Instruments::get('two-pole-continuity'), Connection::leads($a, $b)));
 
         // Neutral to cpc: all of it through the link of neutral and earth at the head; 10 m of 1.5 and of 1.0 mm², tail, device.
         $link = $path('light.N', 'light.E');
@@ -219,8 +219,8 @@ final class MisleadingReadingsTest extends TestCase
     #[DataProvider('earthing')]
     public function testAmpsInTheEarthingConductorSaySomethingOfThePen(float $pipe, float $pen, float $star, float $share, float $volts): void
     {
-        $house = self::with(self::with(Houses::worked(), 'water', ['groundOhms' => $pipe - 0.022]), 'service', ['starElectrodeOhms' => $star, 'neutralOhms' => $pen]);
-        $house = self::with($house, 'fridge', ['watts' => 4600, 'filterNanofarads' => 0]);
+        $house = Houses::with(Houses::with(Houses::worked(), 'water', ['groundOhms' => $pipe - 0.022]), 'service', ['starElectrodeOhms' => $star, 'neutralOhms' => $pen]);
+        $house = Houses::with($house, 'fridge', ['watts' => 4600, 'filterNanofarads' => 0]);
         $state = State::resting($house);
         $earthing = $this->reading($house, 'clamp', Connection::around('+earthing/E'), $state);
         $load = $this->reading($house, 'clamp', Connection::around('+rad-r2/L'), $state);
@@ -247,7 +247,7 @@ final class MisleadingReadingsTest extends TestCase
     {
         // 23 Ω of load on 100 Ω of ground: L–N = 230 · 23/123 = 43.0 V, metalwork at 187 V; on 5 Ω: 188.9 and 41.1 V.
         foreach ([[100.0, 43.0, 187.0], [5.0, 188.9, 41.1]] as [$ground, $lineNeutral, $metalwork]) {
-            $house = self::with(Houses::twoCircuits(), 'service', ['bondingOhms' => $ground, 'starElectrodeOhms' => 1e-3]);
+            $house = Houses::with(Houses::twoCircuits(), 'service', ['bondingOhms' => $ground, 'starElectrodeOhms' => 1e-3]);
             $lost = Fault::at($house, 'lost-pen', 'service', 1e9)->change($house);
             $state = State::resting($house)->after(new StateChange('load', 'load1', 'on'));
             $volts = fn (string $a, string $b): float => $this->reading($house, 'voltmeter-low-z', Connection::leads($a, $b), $state, $lost);
@@ -360,7 +360,7 @@ final class MisleadingReadingsTest extends TestCase
     {
         // Filters would light a lamp of an open earth only where their volts pass its threshold: here there are none.
         $watts = $load ? 2000.0 : 0.0;
-        $house = $twoCores ? self::withoutCpc($watts) : self::with(Houses::worked(), 'fridge', ['watts' => $watts, 'filterNanofarads' => 0]);
+        $house = $twoCores ? Houses::withoutCpc($watts) : Houses::with(Houses::worked(), 'fridge', ['watts' => $watts, 'filterNanofarads' => 0]);
         $change = new Change();
         foreach ($faults as [$kind, $site, $ohms]) {
             $change = $change->and(Fault::at($house, $kind, $site, $ohms)->change($house));
@@ -370,7 +370,7 @@ final class MisleadingReadingsTest extends TestCase
 
     public function testABootlegEarthLooksPerfectUntilItsNeutralIsLifted(): void
     {
-        $house = self::withoutCpc(2000.0);
+        $house = Houses::withoutCpc(2000.0);
         $bootleg = Fault::at($house, 'bootleg-earth', 's2')->change($house);
         $state = State::resting($house);
         self::assertEqualsWithDelta(0.0, $this->reading($house, 'voltmeter-high-z', Connection::leads('s2.front-N', 's2.front-E'), $state, $bootleg), 0.02);
@@ -407,19 +407,6 @@ final class MisleadingReadingsTest extends TestCase
         return Houses::bare((new HouseDraft('Ring', ['system' => 'TN-S'], 1))->residualDevice('rcd', 'Device')->way('ring', 'Ring', 'ring', 32)->sockets('ring', $points, $back)->document());
     }
 
-    /** The worked house with a radial of two cores, as old work has it. */
-    private static function withoutCpc(float $watts): House
-    {
-        $document = self::with(Houses::worked(), 'fridge', ['watts' => $watts, 'filterNanofarads' => 0])->document;
-        \assert(\is_array($document['cables']));
-        foreach (['rad-r1', 'rad-r2'] as $id) {
-            \assert(\is_array($document['cables'][$id]) && \is_array($document['cables'][$id]['cores']));
-            unset($document['cables'][$id]['cores']['E'], $document['cables'][$id]['cpcMm2']);
-        }
-
-        return House::fromDocument($document);
-    }
-
     private static function wired(House $house, string $cable, float $ohms): House
     {
         $document = $house->document;
@@ -434,16 +421,6 @@ final class MisleadingReadingsTest extends TestCase
     {
         // 72.26 µA per nF; the two cables of 15 m take 1.5 nF each.
         return Houses::twoCircuits('TN-C-S', $milliamps / 72.257e-3 - 3.0);
-    }
-
-    /** @param array<string, mixed> $attributes */
-    private static function with(House $house, string $part, array $attributes): House
-    {
-        $document = $house->document;
-        \assert(\is_array($document['parts']) && \is_array($document['parts'][$part]));
-        $document['parts'][$part] = $attributes + $document['parts'][$part];
-
-        return House::fromDocument($document);
     }
 
     private function pattern(House $house, string $tester, Connection $connection, State $state, ?Change $change = null): string

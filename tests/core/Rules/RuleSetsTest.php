@@ -97,7 +97,7 @@ final class RuleSetsTest extends TestCase
     public function testASplitSupply(): void
     {
         $set = RuleSet::fromArray(self::raw('B'));
-        $house = self::panel();
+        $house = Houses::demo('panel-with-multiwire');
         $plans = TestCatalogue::plans($house);
         $volts = static fn (string $a, string $b): Measurement => new Measurement(State::resting($house), Instruments::get('voltmeter-high-z'), Connection::leads($a, $b));
         $service = $house->partsOfKind('service')[0]->id;
@@ -154,14 +154,6 @@ final class RuleSetsTest extends TestCase
         $document['places']['garden'] = ['kind' => 'outside', 'name' => 'Garden'];
         $document['parts']['rod'] = ['kind' => 'electrode', 'place' => 'garden', 'name' => 'Rod', 'ohms' => 73];
         $document['cables']['earthing'] = ['kind' => 'board-wire', 'ohms' => 0.02, 'cores' => ['E' => ['ends' => ['met.t1', 'rod.E']]]];
-
-        return House::fromDocument($document);
-    }
-
-    public static function panel(): House
-    {
-        /** @var array<string, mixed> $document */
-        $document = json_decode((string) file_get_contents(__DIR__.'/../../../demo/houses/panel-with-multiwire.json'), true, 64, \JSON_THROW_ON_ERROR);
 
         return House::fromDocument($document);
     }
