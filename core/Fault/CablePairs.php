@@ -15,7 +15,7 @@ final class CablePairs
     /**
      * @param callable(Cable): bool $wanted
      *
-     * @return list<FaultSite> with the terminals of the cable's far end as things
+     * @return list<FaultSite> with the joints of the cable's far end as things
      */
     public static function sites(House $house, callable $wanted): array
     {
@@ -29,10 +29,10 @@ final class CablePairs
             $cores = array_values(array_filter($cable->cores, static fn (Core $core): bool => null !== $core->ends[1]));
             foreach ($cores as $at => $one) {
                 foreach (\array_slice($cores, $at + 1) as $other) {
-                    $things = [(string) $one->ends[1], (string) $other->ends[1]];
-                    if ($things[0] !== $things[1]) {
-                        $place = $house->partOf($things[0])->place;
-                        $sites[] = new FaultSite("$cable->id:$one->key-$other->key", $things, [$place], self::words($one->role).'–'.self::words($other->role)." of the cable to {$house->partOf($things[0])->name}");
+                    $far = (string) $one->ends[1];
+                    if ($far !== $other->ends[1]) {
+                        $part = $house->partOf($far);
+                        $sites[] = new FaultSite("$cable->id:$one->key-$other->key", [$one->joint(2), $other->joint(2)], [$part->place], self::words($one->role).'–'.self::words($other->role)." of the cable to $part->name");
                     }
                 }
             }
@@ -41,9 +41,11 @@ final class CablePairs
         return $sites;
     }
 
-    public static function contact(FaultSite $site, float $ohms): Change
+    public static function contact(House $house, FaultSite $site, float $ohms): Change
     {
-        return new Change([], [NewBranch::contact($site->things[0], $site->things[1], $ohms)]);
+        [$a, $b] = $site->things;
+
+        return new Change([], [NewBranch::betweenCores([$a, $b], [Relanding::terminal($house, $a), Relanding::terminal($house, $b)], $ohms)]);
     }
 
     private static function words(Role $role): string

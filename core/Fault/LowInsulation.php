@@ -21,6 +21,6 @@ final readonly class LowInsulation extends NamedFault
 
     public function change(House $house, FaultSite $site, float $ohms): Change
     {
-        return CablePairs::contact($site, $ohms);
+        return CablePairs::contact($house, $site, $ohms);
     }
 }

@@ -19,6 +19,7 @@ final readonly class NewBranch
      * @param float       $farads    instead of ohms
      * @param float       $volts     a source in series, positive towards b; at rest while a tester drives
      * @param string|null $likewise  element whose source it has too, behind ohms of its own
+     * @param array{string|null, string|null} $loose joints whose own ends it is between while they are lifted, instead of a and b
      */
     private function __construct(
         public ?string $a,
@@ -28,12 +29,24 @@ final readonly class NewBranch
         public float $farads = 0.0,
         public float $volts = 0.0,
         public ?string $likewise = null,
+        public array $loose = [null, null],
     ) {
     }
 
     public static function contact(string $a, string $b, float $ohms): self
     {
         return new self($a, $b, $ohms);
+    }
+
+    /**
+     * Between two core ends: where they are landed, or their loose ends while they are lifted.
+     *
+     * @param array{string, string} $joints
+     * @param array{string, string} $terminals where they land
+     */
+    public static function betweenCores(array $joints, array $terminals, float $ohms): self
+    {
+        return new self($terminals[0], $terminals[1], $ohms, loose: $joints);
     }
 
     public static function capacitor(string $a, string $b, float $farads): self

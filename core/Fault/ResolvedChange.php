@@ -73,8 +73,8 @@ final readonly class ResolvedChange
     /** @return array{int, int, Complex, Complex} */
     private static function fresh(Network $network, NewBranch $new, Excitation $excitation): array
     {
-        $a = $network->node((string) $new->a);
-        $b = $network->node((string) $new->b);
+        $a = self::end($network, $new->loose[0], (string) $new->a);
+        $b = self::end($network, $new->loose[1], (string) $new->b);
         if ($new->farads > 0.0) {
             return [$a, $b, new Complex(0.0, $excitation->susceptance($new->farads)), Complex::zero()];
         }
@@ -105,5 +105,10 @@ final readonly class ResolvedChange
         }
 
         return [null === $new->a ? $from : $network->node($new->a), null === $new->b ? $to : $network->node($new->b), $y, $j];
+    }
+
+    private static function end(Network $network, ?string $loose, string $landed): int
+    {
+        return $network->node(null !== $loose && $network->hasNode($loose) ? $loose : $landed);
     }
 }

@@ -27,8 +27,10 @@ final readonly class RingCrossJoined extends NamedFault
                 $names = $house->circuits[$a->circuit]->name.' and '.$house->circuits[$b->circuit]->name;
                 $joints = [];
                 foreach (self::KEYS as $key) {
-                    $joints[] = Ring::joint($house, $a->cables[\count($a->cables) - 1], $key, null);
-                    $joints[] = Ring::joint($house, $b->cables[\count($b->cables) - 1], $key, null);
+                    // At the points, so that a conductor lifted at a way is the one that is found there.
+                    foreach ([$a, $b] as $ring) {
+                        $joints[] = Ring::joint($house, $ring->cables[\count($ring->cables) - 1], $key, $ring->points[\count($ring->points) - 1]);
+                    }
                 }
                 $joints = array_values(array_filter($joints, is_string(...)));
                 if (6 === \count($joints)) {

@@ -86,6 +86,18 @@ final class Houses
         return House::fromDocument($document);
     }
 
+    /** Two circuits with a surge device behind their residual device. */
+    public static function surgeProtected(): House
+    {
+        $document = self::twoCircuits()->document;
+        \assert(\is_array($document['parts']) && \is_array($document['cables']));
+        $wire = static fn (string $role, string $from, string $to): array => ['kind' => 'board-wire', 'ohms' => 0.001, 'jointOhms' => 0, 'cores' => [$role => ['ends' => [$from, $to]]]];
+        $document['parts']['surge'] = ['kind' => 'surge-device', 'place' => 'board', 'name' => 'Surge device'];
+        $document['cables'] += ['surge-l' => $wire('L', 'rcd.Lout', 'surge.L'), 'surge-n' => $wire('N', 'rcd-nbar.t4', 'surge.N'), 'surge-e' => $wire('E', 'met.t5', 'surge.E')];
+
+        return House::fromDocument($document);
+    }
+
     public static function demo(string $name): House
     {
         /** @var array<string, mixed> $document */

@@ -312,11 +312,7 @@ final class MisleadingReadingsTest extends TestCase
 
     public function testASurgePartIsDampAt500VoltsAndNothingAt250(): void
     {
-        $document = Houses::twoCircuits()->document;
-        \assert(\is_array($document['parts']) && \is_array($document['cables']));
-        $document['parts']['surge'] = ['kind' => 'surge-device', 'place' => 'board', 'name' => 'Surge device'];
-        $document['cables'] += ['surge-n' => ['kind' => 'board-wire', 'ohms' => 0.001, 'cores' => ['N' => ['ends' => ['rcd-nbar.t4', 'surge.N']]]], 'surge-e' => ['kind' => 'board-wire', 'ohms' => 0.001, 'cores' => ['E' => ['ends' => ['met.t5', 'surge.E']]]]];
-        $house = House::fromDocument($document);
+        $house = Houses::surgeProtected();
         $off = State::resting($house)->after(new StateChange('set', 'main', 'off'), new StateChange('lift', 'rcd-nbar-link/N@2'));
         $leads = Connection::leads('rcd-nbar.t1', 'met.t1');
         $at500 = $this->shown($house, 'insulation-tester', $leads, $off);

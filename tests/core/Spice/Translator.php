@@ -62,7 +62,7 @@ final class Translator
             $this->netlist->resistor("$outlet-L", "$outlet-N", $this->nominal ** 2 / 2000.0);
         }
         foreach ($this->wrong->resistors as [$a, $b, $ohms]) {
-            $this->netlist->resistor($a, $b, max($ohms, 1e-6));
+            $this->netlist->resistor($this->landed($a), $this->landed($b), max($ohms, 1e-6));
         }
         foreach ($this->drive['hertz'] > 0.0 ? $this->wrong->capacitors : [] as [$a, $b, $farads]) {
             $this->netlist->capacitor($a, $b, $farads);
@@ -83,6 +83,20 @@ final class Translator
     public function touch(string $terminal): string
     {
         return $this->ends[$terminal] ?? $terminal;
+    }
+
+    /** Where a core end is: on its terminal, or loose while it is lifted. */
+    private function landed(string $end): string
+    {
+        if (!isset($this->ends[$end]) || \in_array($end, $this->state['lifted'], true)) {
+            return $this->touch($end);
+        }
+        [$cable, $core, $at] = preg_split('#[/@]#', $end) ?: [];
+        \assert(\is_array($this->house['cables'][$cable]['cores']) && \is_array($this->house['cables'][$cable]['cores'][$core]));
+        $ends = $this->house['cables'][$cable]['cores'][$core]['ends'];
+        \assert(\is_array($ends) && \is_string($ends[$at - 1]));
+
+        return $ends[(int) $at - 1];
     }
 
     public function ammeter(string $end): ?string
