@@ -18,6 +18,7 @@ final readonly class ResidualLaw
 
     /** A personnel device holds below 4 mA and trips at 6. */
     private const PERSONNEL_BELOW = 0.007;
+    private const GROUNDED_NEUTRAL_OHMS = 4.0;
 
     /** @param float $holdsAmperes it must not open below this */
     private function __construct(public float $ratedAmperes, public float $tripAmperes, public float $spread, private bool $delayed, public float $holdsAmperes)
@@ -78,5 +79,16 @@ final readonly class ResidualLaw
         $z = ($amperes / $this->tripAmperes - 1.0) / $this->spread;
 
         return 1.0 / (1.0 + exp(-1.702 * $z));
+    }
+
+    /**
+     * Whether a contact of neutral and earth beyond the device opens it without any load: a device for persons drives a
+     * small signal around its own conductors and feels a loop of some ohms or less through the earth.
+     *
+     * @param float $ohms of that loop, from its outgoing neutral by way of the earth to its incoming one
+     */
+    public function feelsGroundedNeutral(float $ohms): bool
+    {
+        return $this->ratedAmperes < self::PERSONNEL_BELOW && $ohms < self::GROUNDED_NEUTRAL_OHMS;
     }
 }

@@ -51,6 +51,10 @@ final readonly class Operation
             $residual = $clamp("+$device->id/L", "+$device->id/N");
             $probability = is_finite($behaviour->threshold) ? $law->probability($residual / $behaviour->threshold) : 0.0;
             $seconds[] = $residual >= $law->tripAmperes * $behaviour->threshold ? $law->seconds($residual) * $behaviour->time : \INF;
+            if ($law->feelsGroundedNeutral(self::neutralLoop($house, $device, $state, $fault))) {
+                $probability = 1.0;
+                $seconds[] = $law->seconds($law->ratedAmperes);
+            }
         }
         $lines = 'two-pole-breaker' === $device->kind ? ['L1', 'L2'] : ['L'];
         $line = max(array_map(static fn (string $pole): float => $clamp("+$device->id/$pole"), $lines));
@@ -60,5 +64,14 @@ final readonly class Operation
         $first = min([\INF, ...$seconds]);
 
         return new self($device, $residual, $line, $probability, is_finite($first) ? $first : null);
+    }
+
+    /** Ohms from the outgoing to the incoming neutral of a device past its own poles: through a contact to earth and the bond. */
+    private static function neutralLoop(House $house, Part $device, State $state, Change $fault): float
+    {
+        [$out, $in] = 'residual-outlet' === $device->kind ? ['load-N', 'line-N'] : ['Nout', 'Nin'];
+        $bench = new Bench($house, $state, Instruments::get('low-ohm'), Connection::leads($device->terminal($out), $device->terminal($in)));
+
+        return $bench->read((new Change([$device->element('L'), $device->element('N')]))->and($fault))->value;
     }
 }

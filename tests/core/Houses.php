@@ -56,8 +56,10 @@ final class Houses
         $document = self::with(self::worked(), 'fridge', ['watts' => $watts, 'filterNanofarads' => 0])->document;
         \assert(\is_array($document['cables']));
         foreach (['rad-r1', 'rad-r2'] as $id) {
-            \assert(\is_array($document['cables'][$id]) && \is_array($document['cables'][$id]['cores']));
-            unset($document['cables'][$id]['cores']['E'], $document['cables'][$id]['cpcMm2']);
+            $cable = $document['cables'][$id];
+            \assert(\is_array($cable) && \is_array($cable['cores']));
+            unset($cable['cores']['E'], $cable['cpcMm2']);
+            $document['cables'][$id] = $cable;
         }
 
         return House::fromDocument($document);

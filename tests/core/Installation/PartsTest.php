@@ -58,6 +58,44 @@ final class PartsTest extends TestCase
         yield 'filter to a tester' => [['kind' => 'appliance', 'filterNanofarads' => 10], $on, false, 'L', 'E', null];
         // 1 / (2π · 50 · 10 nF) = 318.3 kΩ of reactance.
         yield 'filter to the mains' => [['kind' => 'appliance', 'filterNanofarads' => 10], $on, true, 'N', 'E', 318309.9];
+        yield 'breaker of two poles' => [['kind' => 'two-pole-breaker', 'ratedAmperes' => 32], $on, true, 'in1', 'out1', 0.0035];
+        yield 'breaker of two poles, off' => [['kind' => 'two-pole-breaker', 'ratedAmperes' => 32], $off, true, 'in2', 'out2', null];
+        yield 'breaker of two poles, from leg to leg' => [['kind' => 'two-pole-breaker', 'ratedAmperes' => 32], $on, true, 'in1', 'in2', null];
+        yield 'changeover on the mains' => [['kind' => 'changeover'], $on, true, 'mainL', 'outL', 0.001];
+        yield 'changeover on the mains, the other side' => [['kind' => 'changeover'], $on, true, 'otherL', 'outL', null];
+        yield 'changeover on the other side' => [['kind' => 'changeover'], ['positions' => ['p' => '2']], true, 'otherN', 'outN', 0.001];
+        yield 'changeover off' => [['kind' => 'changeover'], $off, true, 'mainN', 'outN', null];
+        yield 'source with its own link' => [['kind' => 'source', 'link' => 'always'], $on, true, 'N', 'E', 0.005];
+        yield 'source without a link' => [['kind' => 'source', 'link' => 'never'], $on, true, 'N', 'E', null];
+        yield 'source at rest' => [['kind' => 'source', 'lineOhms' => 0.4], $on, false, 'L', 'N', 0.4];
+        yield 'source switched off' => [['kind' => 'source'], $off, true, 'L', 'N', null];
+        yield 'residual outlet, face' => [['kind' => 'residual-outlet'], $on, true, 'line-L', 'front-L', 0.015];
+        yield 'residual outlet, tripped' => [['kind' => 'residual-outlet'], $off, true, 'line-N', 'load-N', null];
+        yield 'residual outlet, tripped, earth stays' => [['kind' => 'residual-outlet'], $off, true, 'E', 'front-E', 0.01];
+        yield 'split outlet, line side parted' => [['kind' => 'split-outlet'], $on, true, 'upper-L', 'lower-L', null];
+        yield 'split outlet, neutral tab' => [['kind' => 'split-outlet'], $on, true, 'upper-N', 'lower-N', 0.001];
+        yield 'split outlet, line tab left in' => [['kind' => 'split-outlet', 'lineTab' => true], $on, true, 'top-L', 'bottom-L', 0.021];
+        yield 'split outlet with two neutrals' => [['kind' => 'split-outlet', 'neutralTab' => false], $on, true, 'upper-N', 'lower-N', null];
+        yield 'intermediate switch, straight' => [['kind' => 'intermediate-switch'], ['positions' => ['p' => '1']], true, 'A1', 'B1', 0.005];
+        yield 'intermediate switch, crossed' => [['kind' => 'intermediate-switch'], ['positions' => ['p' => '2']], true, 'A1', 'B2', 0.005];
+        yield 'intermediate switch, crossed, not straight' => [['kind' => 'intermediate-switch'], ['positions' => ['p' => '2']], true, 'A1', 'B1', null];
+        yield 'surge device below its volts' => [['kind' => 'surge-device'], $on, true, 'L', 'E', null];
+        yield 'functional earth of an RCBO' => [['kind' => 'rcbo', 'ratedAmperes' => 16, 'functionalEarth' => true], $off, true, 'Nin', 'FE', 300e3];
+        yield 'electrode' => [['kind' => 'electrode', 'ohms' => 73], $on, true, 'E', '@ground', 73.0];
+        yield 'pipe into the ground' => [['kind' => 'metalwork', 'groundOhms' => 12], $on, true, 'E', '@ground', 12.0];
+        yield 'structure that is nowhere' => [['kind' => 'metalwork'], $on, true, 'E', '@ground', null];
+        // 230²/35 = 1511 Ω hot, a thirteenth of it cold, and the holder.
+        yield 'halogen, cold' => [['kind' => 'light', 'lamp' => 'halogen', 'watts' => 35], $on, false, 'SL', 'N', 116.274];
+        yield 'neon to a tester' => [['kind' => 'light', 'lamp' => 'neon', 'watts' => 1], $on, false, 'SL', 'N', null];
+        yield 'fluorescent to a tester' => [['kind' => 'light', 'lamp' => 'fluorescent', 'watts' => 36], $on, false, 'SL', 'N', null];
+        // 300 W at a power factor of 0.6: 230² · 0.6/300 = 105.8 Ω; its winding for direct current.
+        yield 'motor' => [['kind' => 'appliance', 'watts' => 300, 'powerFactor' => 0.6, 'windingOhms' => 20], $on, true, 'L', 'N', 105.8];
+        yield 'motor to a tester' => [['kind' => 'appliance', 'watts' => 300, 'powerFactor' => 0.6, 'windingOhms' => 20], $on, false, 'L', 'N', 20.0];
+        yield 'electronics to a tester of few volts' => [['kind' => 'appliance', 'watts' => 100, 'electronic' => true], $on, false, 'L', 'N', null];
+        yield 'element, off: half of it hangs on the neutral' => [['kind' => 'appliance', 'watts' => 2000, 'element' => true], ['loads' => ['p' => 'off']], true, 'middle', 'N', 13.225];
+        yield 'element, off, no way through' => [['kind' => 'appliance', 'watts' => 2000, 'element' => true], ['loads' => ['p' => 'off']], true, 'L', 'N', null];
+        yield 'a load of another voltage' => [['kind' => 'appliance', 'watts' => 1000, 'ratedVolts' => 240], $on, true, 'L', 'N', 57.6];
+        yield 'junction' => [['kind' => 'junction'], $on, true, 'L', 'N', null];
     }
 
     /**
@@ -69,7 +107,7 @@ final class PartsTest extends TestCase
     {
         $network = self::network($part, $state, $mains);
         $a = $network->node("p.$from");
-        $b = $network->node("p.$to");
+        $b = $network->node(str_starts_with($to, '@') ? $to : "p.$to");
         [$siemens] = Elimination::of($network, $b)->ports([$a])->norton($a);
         if (null === $ohms) {
             self::assertSame(0.0, $siemens->modulus());
@@ -94,6 +132,17 @@ final class PartsTest extends TestCase
         self::assertSame(Role::Earth, $socket['p.right-E']->role);
         self::assertSame(Role::SwitchedLine, self::house(['kind' => 'light'])->terminals['p.SL']->role);
         self::assertSame(Role::Leg2, self::house(['kind' => 'service', 'system' => 'split'])->terminals['p.L2']->role);
+    }
+
+    public function testWhatConductsOnlyAboveItsVolts(): void
+    {
+        $thresholds = static fn (array $part): array => array_map(static fn (array $threshold): array => [$threshold[2], $threshold[3]], self::network($part, [], false)->thresholds);
+        self::assertSame([[430.0, 1.0 / 20e3], [430.0, 1.0 / 20e3]], $thresholds(['kind' => 'surge-device']));
+        self::assertSame([[390.0, 1.0 / 20e3], [390.0, 1.0 / 20e3]], $thresholds(['kind' => 'surge-device', 'clampVolts' => 390]));
+        self::assertSame([[90.0, 1.0 / 200e3]], $thresholds(['kind' => 'light', 'lamp' => 'neon', 'watts' => 1]));
+        self::assertSame([[90.0, 1.0 / 100e3]], $thresholds(['kind' => 'appliance', 'watts' => 100, 'electronic' => true]));
+        self::assertSame([[60.0, 1.0 / 200e3]], $thresholds(['kind' => 'rcbo', 'ratedAmperes' => 16, 'electronics' => true]));
+        self::assertSame([], $thresholds(['kind' => 'light', 'watts' => 60]));
     }
 
     public function testFactorsStretchWhatTheyName(): void

@@ -20,7 +20,7 @@ use YellowProbe\Tests\Houses;
  */
 final class WorkedFiguresTest extends TestCase
 {
-    /** @return iterable<string, array{0: string, 1: float, 2?: array{string, string, float}, 3?: string}> test, expected, fault, earthing */
+    /** @return iterable<string, array{0: string, 1: float, 2?: array{}|array{string, string, float}, 3?: string}> test, expected, fault, earthing */
     public static function dead(): iterable
     {
         yield 'bonding: 12 m × 1.83' => ['bonding-continuity:bond', 0.02196];
@@ -59,7 +59,7 @@ final class WorkedFiguresTest extends TestCase
         yield 'neutral to earth at 250 V' => ['neutral-to-earth:rad', 0.3e6, ['neutral-earth-fault', 's1', 0.3e6]];
     }
 
-    /** @return iterable<string, array{0: string, 1: float, 2?: array{string, string, float}, 3?: string}> */
+    /** @return iterable<string, array{0: string, 1: float, 2?: array{}|array{string, string, float}, 3?: string}> */
     public static function live(): iterable
     {
         yield 'supply L–N' => ['supply-polarity:service:L-N', 230.0];

@@ -91,12 +91,13 @@ final class Translator
         if (!isset($this->ends[$end]) || \in_array($end, $this->state['lifted'], true)) {
             return $this->touch($end);
         }
-        [$cable, $core, $at] = preg_split('#[/@]#', $end) ?: [];
-        \assert(\is_array($this->house['cables'][$cable]['cores']) && \is_array($this->house['cables'][$cable]['cores'][$core]));
-        $ends = $this->house['cables'][$cable]['cores'][$core]['ends'];
-        \assert(\is_array($ends) && \is_string($ends[$at - 1]));
+        [$cable, $core, $at] = explode('/', strtr($end, '@', '/'));
+        $cores = $this->house['cables'][$cable]['cores'];
+        \assert(\is_array($cores) && \is_array($cores[$core]) && \is_array($cores[$core]['ends']));
+        $terminal = $cores[$core]['ends'][(int) $at - 1];
+        \assert(\is_string($terminal));
 
-        return $ends[(int) $at - 1];
+        return $terminal;
     }
 
     public function ammeter(string $end): ?string
