@@ -49,7 +49,7 @@ final class Bench
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
             if (!$this->network->hasNode($terminal)) {
-                throw new HouseError("/terminals/$at", \sprintf('"%s" can only be probed while it is lifted.', $terminal));
+                throw new HouseError("/terminals/$at", null === $house->joint($terminal) ? \sprintf('There is no terminal "%s" in this house.', $terminal) : \sprintf('"%s" can only be probed while it is lifted.', $terminal));
             }
             $leads[] = $this->network->node($terminal);
         }

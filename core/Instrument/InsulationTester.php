@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-/** The insulation tester at 250 or 500 V DC. Arresters and electronics conduct at 500 V and not at 250. */
+/** The insulation tester at 250, 500 or 1000 V DC. Arresters and electronics conduct at 500 V and not at 250. */
 final class InsulationTester extends DirectOhmmeter
 {
     private function __construct(string $slug, string $words, float $volts)
@@ -20,6 +20,12 @@ final class InsulationTester extends DirectOhmmeter
     public static function at250(): self
     {
         return new self('insulation-tester-250', 'Insulation at 250 V', 250.0);
+    }
+
+    /** For new cable without anything on it; parts for 230 V do not stand it. */
+    public static function at1000(): self
+    {
+        return new self('insulation-tester-1000', 'Insulation at 1000 V', 1000.0);
     }
 
     public function scale(): Scale

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Instrument;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Fault\NewBranch;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Aid;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\PatternInstrument;
+use YellowProbe\Instrument\Shown;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Tests\Houses;
+
+/** What each tester applies and shows, and where it runs out of range. */
+final class TestersTest extends TestCase
+{
+    public function testEveryTesterSaysHowItMisleadsAndEverySettingIsInOneFamily(): void
+    {
+        $slugs = [];
+        foreach (Instruments::families() as $family => $settings) {
+            self::assertNotSame('', $family);
+            foreach ($settings as $instrument) {
+                $slugs[] = $instrument->slug();
+                self::assertNotSame('', $instrument->trap(), $instrument->slug());
+                self::assertNotSame('', $instrument->words());
+            }
+        }
+        sort($slugs);
+        $all = array_keys(Instruments::all());
+        sort($all);
+        self::assertSame($all, $slugs);
+        foreach ([Aid::Senses->value => 'senses', Aid::ProvingUnit->value => 'proving-unit'] as $value => $slug) {
+            self::assertSame($slug, $value);
+            self::assertNotSame('', Aid::from($value)->cannotShow());
+        }
+    }
+
+    public function testTheStepsOfAnIndicatorAndItsLoad(): void
+    {
+        // 230 V lights 230. Filters of 4.7 + 4.7 nF on an open cpc: 58 V on 200 kΩ, 2.4 V on the 7 kΩ of both buttons.
+        $house = Houses::twoCircuits('TN-C-S', 4.7);
+        self::assertSame('230', $this->pattern($house, 'two-pole-indicator', ['s1.front-L', 's1.front-N']));
+        $open = Fault::at($house, 'open-cpc', 'one-r1/E@2')->change($house);
+        self::assertSame('50', $this->pattern($house, 'two-pole-indicator', ['load1.E', 's2.front-E'], $open));
+        self::assertSame('0', $this->pattern($house, 'two-pole-indicator-load', ['load1.E', 's2.front-E'], $open));
+        self::assertSame('0', $this->pattern($house, 'two-pole-indicator', ['s1.front-N', 's1.front-E']));
+        // Legs of a split supply
+        $panel = Houses::demo('panel-with-multiwire');
+        self::assertSame('230', $this->pattern($panel, 'two-pole-indicator', ['service.L1', 'service.L2']));
+        self::assertSame('120', $this->pattern($panel, 'two-pole-indicator-load', ['service.L1', 'service.N']));
+    }
+
+    public function testANonContactDetectorGlowsAtLineAndAtANeutralFloatedUp(): void
+    {
+        $house = Houses::worked();
+        $at = fn (string $terminal, ?Change $change = null, StateChange ...$changes): string => $this->pattern($house, 'non-contact', [$terminal, HouseNetwork::GROUND], $change, ...$changes);
+        self::assertSame('glows', $at('s2.front-L'));
+        self::assertSame('dark', $at('s2.front-N'));
+        $open = Fault::at($house, 'open-neutral', 'rad-r2/N@1')->change($house);
+        self::assertSame('glows', $at('s2.front-N', $open, new StateChange('load', 's2.front', 'heater')));
+        self::assertSame('dark', $at('s2.front-L', null, new StateChange('set', 'way2', 'off')));
+    }
+
+    public function testATracerHearsItsOwnCircuit(): void
+    {
+        $house = Houses::worked();
+        $dead = [new StateChange('set', 'main', 'off'), new StateChange('set', 'way2', 'off')];
+        self::assertSame('signal', $this->pattern($house, 'tracer', ['way2.out', 's1.front-L', 's1.front-E'], null, ...$dead));
+        self::assertSame('none', $this->pattern($house, 'tracer', ['way1.out', 's1.front-L', 's1.front-E'], null, new StateChange('set', 'way1', 'off'), ...$dead));
+    }
+
+    public function testContinuitySoundersHaveAThreshold(): void
+    {
+        $house = Houses::worked();
+        $dead = [new StateChange('set', 'main', 'off'), new StateChange('set', 'way2', 'off'), new StateChange('load', 'fridge', 'out'), new StateChange('lift', 'rad-r1/N@1')];
+        foreach ([[40.0, 'sounds', 'sounds'], [80.0, 'silent', 'sounds'], [2e5, 'silent', 'sounds'], [5e5, 'silent', 'silent']] as [$ohms, $buzzer, $indicator]) {
+            $leak = new Change([], [NewBranch::contact('s1.N', 's1.E', $ohms)]);
+            self::assertSame($buzzer, $this->pattern($house, 'buzzer', ['s1.front-N', 's1.front-E'], $leak, ...$dead));
+            self::assertSame($indicator, $this->pattern($house, 'two-pole-continuity', ['s1.front-N', 's1.front-E'], $leak, ...$dead), (string) $ohms);
+        }
+    }
+
+    public function testOhmmetersRunOutOfRange(): void
+    {
+        $house = Houses::worked();
+        $dead = [new StateChange('set', 'main', 'off'), new StateChange('set', 'way2', 'off'), new StateChange('load', 'fridge', 'out'), new StateChange('lift', 'rad-r1/N@1')];
+        $shown = fn (string $tester, float $ohms): Shown => $this->shown($house, $tester, Connection::leads('s1.front-N', 's1.front-E'), new Change([], [NewBranch::contact('s1.N', 's1.E', $ohms)]), ...$dead);
+        self::assertSame(ShownKind::Value, $shown('low-ohm', 1900.0)->kind);
+        self::assertSame(ShownKind::Over, $shown('low-ohm', 2100.0)->kind);
+        foreach (['insulation-tester', 'insulation-tester-250', 'insulation-tester-1000'] as $tester) {
+            self::assertEqualsWithDelta(150e6, $shown($tester, 150e6)->value, 0.2e6, $tester);
+            self::assertSame(ShownKind::Over, $shown($tester, 1.2e9)->kind, $tester);
+        }
+    }
+
+    public function testAnInsulationTesterSagsAndAnArresterThenStaysQuiet(): void
+    {
+        // 1 mA at most: on 100 kΩ it holds 100 V, on 600 kΩ its 500, where the arrester of 430 V and 20 kΩ conducts 3.5 mA
+        // more than it gives: it settles at 430 V + 20 kΩ · (1 mA − 430 V/600 kΩ) = 435.5 V and shows 435.5 kΩ.
+        $house = Houses::surgeProtected();
+        $dead = [new StateChange('set', 'main', 'off'), new StateChange('lift', 'rcd-nbar-link/N@2')];
+        $shown = fn (float $ohms): float => $this->shown($house, 'insulation-tester', Connection::leads('rcd-nbar.t1', 'met.t1'), new Change([], [NewBranch::contact('s1.N', 's1.E', $ohms)]), ...$dead)->value;
+        self::assertEqualsWithDelta(100e3, $shown(100e3), 50.0);
+        self::assertEqualsWithDelta(435.5e3, $shown(600e3), 1.5e3);
+    }
+
+    public function testCapacitanceOfADampCableIsNoReading(): void
+    {
+        $house = Houses::worked();
+        $state = [new StateChange('set', 'main', 'off'), new StateChange('set', 'way2', 'off'), new StateChange('load', 'fridge', 'out'), new StateChange('lift', 'rad-r1/N@1')];
+        $shown = fn (?Change $change): Shown => $this->shown($house, 'capacitance-meter', Connection::leads('s1.N', 's1.E'), $change, ...$state);
+        self::assertSame(ShownKind::Value, $shown(null)->kind);
+        self::assertSame(ShownKind::Nothing, $shown(new Change([], [NewBranch::contact('s1.N', 's1.E', 1e3)]))->kind);
+    }
+
+    public function testClampsFormThePhasorSumOfWhatTheyEmbrace(): void
+    {
+        $house = Houses::with(Houses::worked(), 'fridge', ['watts' => 2300]);
+        $read = fn (string $tester, string ...$around): Shown => $this->shown($house, $tester, Connection::around(...$around), null);
+        self::assertEqualsWithDelta(9.8, $read('clamp', '+rad-r1/L')->value, 0.1);
+        self::assertEqualsWithDelta(19.6, $read('clamp', '+rad-r1/L', '-rad-r1/N')->value, 0.2);
+        $both = $read('leakage-clamp', '+rad-r1/L', '+rad-r1/N');
+        // The neutral stands some volts up under load: a little less than the 0.9032 mA without.
+        self::assertEqualsWithDelta(0.87e-3, $both->value, 0.04e-3);
+        // Milliamps next to amps: 0.3 % of 9.8 A is 29 mA of error.
+        self::assertEqualsWithDelta(9.8, $both->through, 0.1);
+        $accuracy = Instruments::get('leakage-clamp')->accuracy();
+        self::assertGreaterThan(0.014, $accuracy->repeatability(Instruments::get('leakage-clamp')->scale(), $both));
+        self::assertEqualsWithDelta($both->value, $read('clamp-logger', '+rad-r1/L', '+rad-r1/N')->value, 1e-9);
+    }
+
+    public function testAThermalCameraNeedsLoad(): void
+    {
+        $house = Houses::worked();
+        $bad = Fault::at($house, 'accessory-contact', 's1.front-L', 0.1)->change($house);
+        $looks = fn (StateChange ...$changes): string => $this->patternOf($house, 'thermal-camera', Connection::around('+s1/front-L'), $bad, ...$changes);
+        self::assertSame('alike', $looks());
+        self::assertSame('hotter', $looks(new StateChange('load', 's1.front', 'heater')));
+    }
+
+    public function testAnElectrodeTesterReadsOneRodOrTheWholeMesh(): void
+    {
+        $house = Houses::worked('TT');
+        $lifted = [new StateChange('set', 'main', 'off'), new StateChange('lift', 'earthing/E@1')];
+        self::assertEqualsWithDelta(73.0, $this->shown($house, 'electrode-tester', Connection::leads('rod.E', HouseNetwork::GROUND), null, ...$lifted)->value, 0.01);
+        // With the bonding left on: 73 beside 10.022 Ω.
+        self::assertEqualsWithDelta(73.0 * 10.025 / 83.025, $this->shown($house, 'electrode-tester', Connection::leads('rod.E', HouseNetwork::GROUND), null, $lifted[0])->value, 0.01);
+    }
+
+    public function testThreeLampsForEitherVoltage(): void
+    {
+        self::assertSame('110', $this->pattern(Houses::worked(), 'plug-in-tester', ['s1.front-L', 's1.front-N', 's1.front-E']));
+        self::assertSame('110', $this->pattern(Houses::demo('panel-with-multiwire'), 'plug-in-tester', ['counter-l.upper-L', 'counter-l.upper-N', 'counter-l.upper-E']));
+        // "An earth of tens of kΩ shows as good"
+        $house = Houses::worked();
+        $poor = Fault::at($house, 'accessory-contact', 's1.front-E', 1e9)->change($house)->and(new Change([], [NewBranch::contact('s1.front-E', 's1.E', 40e3)]));
+        self::assertSame('110', $this->pattern($house, 'plug-in-tester', ['s1.front-L', 's1.front-N', 's1.front-E'], $poor));
+    }
+
+    /** @param list<string> $leads */
+    private function pattern(House $house, string $tester, array $leads, ?Change $change = null, StateChange ...$changes): string
+    {
+        return $this->patternOf($house, $tester, Connection::leads(...$leads), $change, ...$changes);
+    }
+
+    private function patternOf(House $house, string $tester, Connection $connection, ?Change $change, StateChange ...$changes): string
+    {
+        $instrument = Instruments::get($tester);
+        \assert($instrument instanceof PatternInstrument);
+
+        return $instrument->pattern($this->shown($house, $tester, $connection, $change, ...$changes));
+    }
+
+    private function shown(House $house, string $tester, Connection $connection, ?Change $change, StateChange ...$changes): Shown
+    {
+        return (new Bench($house, State::resting($house)->after(...$changes), Instruments::get($tester), $connection))->read($change);
+    }
+}
