@@ -15,6 +15,9 @@ final readonly class House
 {
     public const FORMAT = 'yellow-probe/house/1';
 
+    /** Terminals that a protective device is fed on. */
+    private const INCOMING = ['in', 'Lin', 'in1', 'in2', 'line-L'];
+
     /**
      * @param array<string, Place>    $places
      * @param array<string, Part>     $parts
@@ -71,10 +74,18 @@ final readonly class House
             $circuits[$id] = $circuit;
         }
         foreach ($root->map('cables') as $id => $raw) {
+            if (isset($parts[$id])) {
+                throw new HouseError("/cables/$id", \sprintf('"%s" is a part already: give this cable an id of its own.', $id));
+            }
             $cables[$id] = self::cable($id, $raw, $terminals, $circuits);
         }
 
-        return new self($root->string('name', ''), $root->string('ruleSet', 'A'), $places, $parts, $cables, $circuits, $terminals, $root->object('rest'), Wiring::of($places, $parts, $cables, $circuits, $terminals), $document);
+        $wiring = Wiring::of($places, $parts, $cables, $circuits, $terminals);
+        foreach ($circuits as $circuit) {
+            self::assertFed($circuit, $parts[$circuit->way], $wiring, $terminals);
+        }
+
+        return new self($root->string('name', ''), $root->string('ruleSet', 'A'), $places, $parts, $cables, $circuits, $terminals, $root->object('rest'), $wiring, $document);
     }
 
     public function hasTerminal(string $id): bool
@@ -121,6 +132,24 @@ final readonly class House
         }
 
         return $this->wiring->circuitOf($partId);
+    }
+
+    /**
+     * A device that feeds a circuit stands on a bar, or on a wire from one.
+     *
+     * @param array<string, Terminal> $terminals
+     */
+    private static function assertFed(Circuit $circuit, Part $way, Wiring $wiring, array $terminals): void
+    {
+        $ins = array_values(array_filter(self::INCOMING, static fn (string $key): bool => isset($terminals[$way->terminal($key)])));
+        foreach ($ins as $key) {
+            if ([] !== $wiring->landedOn($way->terminal($key))) {
+                return;
+            }
+        }
+        if ([] !== $ins) {
+            throw new HouseError("/parts/$way->id", \sprintf('%s feeds %s and stands on no bar: land a wire from a bar, or from the device before it, on %s.', $way->name, $circuit->name, implode(' or ', array_map($way->terminal(...), $ins))));
+        }
     }
 
     /**

@@ -23,16 +23,17 @@ final readonly class InsulationHalves extends EnteredTest
         foreach (States::circuits($house) as $circuit) {
             $map = LineMap::of($house, $circuit);
             $stops = array_values(array_filter($map['stops'], static fn (array $stop): bool => 0 === $stop['row']));
-            $middle = $stops[intdiv(\count($stops), 2)] ?? null;
+            $at = intdiv(\count($stops) - 1, 2);
+            [$middle, $next] = [$stops[$at] ?? null, $stops[$at + 1] ?? null];
             $earth = States::earthAtBoard($house, $circuit);
-            if ($map['ring'] || null === $middle || null === $middle['after'] || null === $earth) {
+            if ($map['ring'] || null === $middle || null === $next || $next['after'] !== $middle['part'] || null === $earth) {
                 continue;
             }
             $part = $house->parts[$middle['part']];
-            $ends = States::jointsAt($house, $middle['cables'][0], $part->id);
+            $ends = States::jointsAt($house, $next['cables'][0], $part->id);
             if (isset($ends['L'], $ends['N'])) {
                 $state = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('lift', $ends['L']), new StateChange('lift', $ends['N']), ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-                foreach (['towards the board' => [$ends['L'], $ends['N']], 'beyond' => [Outlets::screw($part, 'L'), Outlets::screw($part, 'N')]] as $side => $leads) {
+                foreach (['towards the board' => [Outlets::screw($part, 'L'), Outlets::screw($part, 'N')], 'beyond' => [$ends['L'], $ends['N']]] as $side => $leads) {
                     foreach (['L' => $leads[0], 'N' => $leads[1]] as $pole => $lead) {
                         $plans[] = $this->plan("$circuit:$pole:".explode(' ', $side)[0], "Insulation {$pole}–E of {$house->circuits[$circuit]->name}, parted at $part->name, $side", $state, 'insulation-tester', Connection::leads($lead, $earth));
                     }

@@ -13,6 +13,7 @@ use App\Entity\House;
 use App\Entity\User;
 use App\House\HouseDocument;
 use App\House\HouseStore;
+use App\House\RepeatedKeys;
 use Doctrine\ORM\EntityManagerInterface;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -41,6 +42,10 @@ final readonly class HouseController
     public function import(Request $request, #[CurrentUser] User $user): JsonResponse
     {
         $body = Body::of($request);
+        $repeated = RepeatedKeys::first($request->getContent());
+        if (null !== $repeated) {
+            throw Problem::invalid($repeated, 'This id stands twice: give one of the two another id.');
+        }
         // Decoded again without turning objects into arrays, so that {} stays {} for the schema.
         $raw = json_decode($request->getContent(), false, 64, \JSON_THROW_ON_ERROR);
         $document = $raw instanceof \stdClass ? $raw->document ?? null : null;

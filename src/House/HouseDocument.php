@@ -27,6 +27,10 @@ final readonly class HouseDocument
         } catch (\JsonException $e) {
             throw new HouseError('', 'The house is not JSON: '.$e->getMessage().'.');
         }
+        $repeated = RepeatedKeys::first($json);
+        if (null !== $repeated) {
+            throw new HouseError($repeated, 'This id stands twice: give one of the two another id.');
+        }
         $validator = new Validator();
         $validator->resolver()?->registerFile(self::SCHEMA, $this->projectDir.'/docs/house.schema.json');
         $error = $validator->validate($object, self::SCHEMA)->error();
