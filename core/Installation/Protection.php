@@ -23,7 +23,12 @@ final class Protection
     /** @return list<Part> from the circuit towards the supply */
     public static function residualDevices(House $house, string $circuit): array
     {
-        return array_values(array_filter(self::devices($house, $circuit), static fn (Part $part): bool => \in_array($part->kind, self::RESIDUAL, true)));
+        return array_values(array_filter(self::devices($house, $circuit), self::isResidual(...)));
+    }
+
+    public static function isResidual(Part $part): bool
+    {
+        return \in_array($part->kind, self::RESIDUAL, true);
     }
 
     /** @return list<Part> every device from the circuit's own towards the supply */
