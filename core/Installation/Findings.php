@@ -59,7 +59,7 @@ final class Findings
         $device = Protection::residualDevice($house, $circuit->id);
         foreach (self::landings($house, $circuit, 'N') as $landed) {
             $other = self::neutralDevice($house, $landed);
-            if (($device?->id ?? '') !== ($other?->id ?? '')) {
+            if (($device->id ?? '') !== ($other->id ?? '')) {
                 $findings[] = new Finding("/circuits/$circuit->id", \sprintf('The line of %s passes %s, its neutral %s: every load of it unbalances them.', $circuit->name, $device->name ?? 'no residual device', $other->name ?? 'none'));
                 break;
             }

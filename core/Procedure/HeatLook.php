@@ -6,7 +6,6 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
 final readonly class HeatLook extends EnteredTest
@@ -20,7 +19,7 @@ final readonly class HeatLook extends EnteredTest
     {
         $plans = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
-            $plans[] = $this->plan("$part->id.$outlet", "Thermal look at $part->name after a quarter of an hour with 2 kW on", State::resting($house)->after(States::heaterIn($part, $outlet)), 'thermal-camera', Connection::around('+'.$part->element("$outlet-L"), '+'.$part->element("$outlet-N")));
+            $plans[] = $this->plan("$part->id.$outlet", "Thermal look at $part->name after a quarter of an hour with 2 kW on", States::outletOn($house, $part, $outlet)->after(States::heaterIn($part, $outlet)), 'thermal-camera', Connection::around('+'.$part->element("$outlet-L"), '+'.$part->element("$outlet-N")));
         }
 
         return $plans;

@@ -7,7 +7,6 @@ namespace YellowProbe\Procedure;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\Outlets;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
 /** Tests at an outlet that a heater of 2 kW is plugged into. */
@@ -38,7 +37,7 @@ final readonly class LoadedOutlet extends EnteredTest
     {
         $plans = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
-            $state = State::resting($house)->after(States::heaterIn($part, $outlet));
+            $state = States::outletOn($house, $part, $outlet)->after(States::heaterIn($part, $outlet));
             foreach ($this->pairs as $key => [$a, $b, $words]) {
                 $plans[] = $this->plan("$part->id.$outlet:$key", "$words at $part->name with 2 kW on", $state, 'voltmeter-high-z', Connection::leads(self::terminal($part, $outlet, $a), self::terminal($part, $outlet, $b)));
             }

@@ -6,7 +6,6 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
 final readonly class LoopCompare extends EnteredTest
@@ -20,7 +19,7 @@ final readonly class LoopCompare extends EnteredTest
     {
         $plans = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
-            $plans[] = $this->plan("$part->id.$outlet", "No-trip loop at $part->name", State::resting($house), 'loop-3-wire', Connection::leads($part->terminal("$outlet-L"), $part->terminal("$outlet-N"), $part->terminal("$outlet-E")));
+            $plans[] = $this->plan("$part->id.$outlet", "No-trip loop at $part->name", States::outletOn($house, $part, $outlet), 'loop-3-wire', Connection::leads($part->terminal("$outlet-L"), $part->terminal("$outlet-N"), $part->terminal("$outlet-E")));
         }
 
         return $plans;

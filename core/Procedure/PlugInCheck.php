@@ -6,7 +6,6 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
 final readonly class PlugInCheck extends EnteredTest
@@ -20,7 +19,7 @@ final readonly class PlugInCheck extends EnteredTest
     {
         $plans = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
-            $plans[] = $this->plan("$part->id.$outlet", "Plug-in tester in $part->name", State::resting($house), 'plug-in-tester', Connection::leads($part->terminal("$outlet-L"), $part->terminal("$outlet-N"), $part->terminal("$outlet-E")));
+            $plans[] = $this->plan("$part->id.$outlet", "Plug-in tester in $part->name", States::outletOn($house, $part, $outlet), 'plug-in-tester', Connection::leads($part->terminal("$outlet-L"), $part->terminal("$outlet-N"), $part->terminal("$outlet-E")));
         }
 
         return $plans;

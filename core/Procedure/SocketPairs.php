@@ -6,7 +6,6 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
 /** Live tests between two contacts of an outlet, covers on. */
@@ -26,7 +25,7 @@ abstract readonly class SocketPairs extends EnteredTest
         $plans = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
             foreach ($this->pairs as [$a, $b]) {
-                $plans[] = $this->plan("$part->id.$outlet:$a-$b", \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $part->name), State::resting($house), $this->instrument, Connection::leads($part->terminal("$outlet-$a"), $part->terminal("$outlet-$b")));
+                $plans[] = $this->plan("$part->id.$outlet:$a-$b", \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $part->name), States::outletOn($house, $part, $outlet), $this->instrument, Connection::leads($part->terminal("$outlet-$a"), $part->terminal("$outlet-$b")));
             }
         }
 

@@ -9,6 +9,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 
@@ -149,6 +150,20 @@ final class States
         }
 
         return $changes;
+    }
+
+    /** The house as it rests, with the wall switch of a switched outlet on. */
+    public static function outletOn(House $house, Part $part, string $outlet): State
+    {
+        $state = State::resting($house);
+        foreach ($house->wiring->landedOn(Outlets::behind($part, $outlet, 'L')) as [$core, $end]) {
+            $switch = Role::SwitchedLine === $core->role && null !== $core->ends[2 - $end] ? $house->partOf($core->ends[2 - $end]) : null;
+            if (null !== $switch) {
+                $state = $state->after(new StateChange('set', $switch->id, 'on'));
+            }
+        }
+
+        return $state;
     }
 
     /**

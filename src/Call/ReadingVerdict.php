@@ -10,10 +10,8 @@ use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Fit;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Installation\Attributes;
-use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
-use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
@@ -22,7 +20,7 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Unit;
-use YellowProbe\Network\Elimination;
+use YellowProbe\Procedure\Obstacle;
 use YellowProbe\Rules\Judgement;
 use YellowProbe\Rules\Verdict;
 
@@ -103,25 +101,12 @@ final readonly class ReadingVerdict
         if (!$measurement->instrument->deadOnly()) {
             return [];
         }
-        if (self::isLive($house, $measurement->state, $measurement->connection)) {
-            throw Problem::conflict(\sprintf('%s is for dead conductors only, and in the state on record these are live. Isolate first: Make safe leads through the steps.', $measurement->instrument->words()), '/payload/instrument');
+        $obstacle = Obstacle::of($house, $measurement);
+        if (true === $obstacle?->danger) {
+            throw Problem::conflict($obstacle->words.' Make safe leads through the steps.', '/payload/instrument');
         }
 
         return $journal->isProved() ? [] : ['No proof of dead stands at this moment: prove dead again at the point before you connect.'];
-    }
-
-    private static function isLive(House $house, State $state, Connection $connection): bool
-    {
-        $network = HouseNetwork::build($house, $state, Excitation::mains());
-        $solution = Elimination::of($network, $network->node(HouseNetwork::GROUND))->solve();
-        foreach ($connection->terminals as $terminal) {
-            $volts = $network->hasNode($terminal) ? $solution->volts($terminal) : null;
-            if (null !== $volts && $volts->modulus() > 50.0) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**

@@ -14,6 +14,7 @@ use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Procedure\Obstacle;
 
 #[AsCommand('predict', 'What a tester shows in a house file, in a state, with faults')]
 final class PredictCommand extends Command
@@ -36,6 +37,7 @@ final class PredictCommand extends Command
         $measurement = $asked->measurement;
         $sound = new Expectation(Predictor::sound($asked->house, $measurement), $measurement->instrument);
         $shown = (new Bench($asked->house, $measurement->state, $measurement->instrument, $measurement->connection))->read($asked->change);
+        $obstacle = Obstacle::of($asked->house, $measurement);
         $shows = ReadingFormat::shown($shown, $measurement->instrument);
         if (true === $input->getOption('json')) {
             $output->writeln(json_encode([
@@ -46,9 +48,13 @@ final class PredictCommand extends Command
                 'kind' => $shown->kind->value,
                 'value' => is_finite($shown->value) ? $shown->value : null,
                 'faults' => $asked->faults,
+                'obstacle' => $obstacle?->words,
             ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
 
             return self::SUCCESS;
+        }
+        if (null !== $obstacle) {
+            $output->writeln($obstacle->words);
         }
         $output->writeln(\sprintf("%s\nAs surveyed: %s (%s)\nWith faults: %s", $measurement->instrument->words(), $sound->text(), $sound->range(), $shows));
 

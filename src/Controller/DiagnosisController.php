@@ -28,6 +28,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\Obstacle;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
 final readonly class DiagnosisController
@@ -68,7 +69,8 @@ final readonly class DiagnosisController
             throw Problem::invalid('/instrument', $e->getMessage());
         }
         $measurement = new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
-        $cautions = $instrument->deadOnly() && !$journal->isProved() ? ['Only on conductors proved dead: no proof stands at this moment.'] : [];
+        $obstacle = Obstacle::of($house, $measurement);
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null]));
 
         return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
     }
