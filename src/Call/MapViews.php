@@ -16,6 +16,8 @@ use App\Api\View\WayView;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Installation\Access;
+use YellowProbe\Installation\Finding;
+use YellowProbe\Installation\Findings;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Knowing;
@@ -55,6 +57,7 @@ final readonly class MapViews
             array_map(static fn (Part $device): ClampView => new ClampView("$device->name: line and neutral", ["+$device->id/L", "+$device->id/N"]), $house->partsOfKind('residual-device', 'rcbo', 'residual-outlet')),
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
+            array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
         );
     }
 

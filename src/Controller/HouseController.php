@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
+use App\Api\View\FindingView;
 use App\Api\View\HouseSummary;
 use App\Api\View\HouseView;
 use App\Entity\House;
@@ -20,6 +21,9 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use YellowProbe\Installation\Finding;
+use YellowProbe\Installation\Findings;
+use YellowProbe\Installation\House as Model;
 use YellowProbe\Installation\HouseError;
 
 final readonly class HouseController
@@ -88,6 +92,6 @@ final readonly class HouseController
         /** @var array<string, mixed> $document */
         $document = json_decode($version->document, true, 64, \JSON_THROW_ON_ERROR);
 
-        return Answer::of(new HouseView($house->id->toRfc4122(), $house->address, $version->number, (object) HouseDocument::objects($document)), $status);
+        return Answer::of(new HouseView($house->id->toRfc4122(), $house->address, $version->number, (object) HouseDocument::objects($document), array_map(static fn (Finding $finding): FindingView => new FindingView($finding->path, $finding->words), Findings::of(Model::fromDocument($document)))), $status);
     }
 }

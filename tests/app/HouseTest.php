@@ -92,6 +92,15 @@ final class HouseTest extends ApiTestCase
         self::assertEqualsWithDelta(94.5, $this->reads($house, 'line-to-other-neutral:l2:up'), 0.6);
     }
 
+    public function testAnOddHouseIsTakenAndSaysWhatIsOdd(): void
+    {
+        [$call, $houseId] = $this->saltersHill();
+        self::assertSame([], $this->call('GET', "/api/houses/$houseId")['findings']);
+        $changed = $this->change($houseId, 1, ['op' => 'put', 'collection' => 'parts', 'id' => 'w-new', 'value' => ['kind' => 'socket', 'place' => 'p-w-bench', 'name' => 'New socket']]);
+        self::assertSame(['pointer' => '/parts/w-new', 'words' => 'No cable comes to New socket yet.'], self::at($changed, 'findings', 0));
+        self::assertSame(['No cable comes to New socket yet.'], $this->call('GET', "/api/calls/$call/map")['findings']);
+    }
+
     /** @return iterable<string, array{string, string}> document, pointer */
     public static function badDocuments(): iterable
     {
@@ -99,6 +108,7 @@ final class HouseTest extends ApiTestCase
         yield 'another format' => ['{"format": "other", "places": {}, "parts": {}, "cables": {}, "circuits": {}}', '/document/format'];
         yield 'a wrong type' => ['{"format": "yellow-probe/house/1", "places": {"a": {"kind": "board"}}, "parts": {"p": {"kind": "bar", "place": "a", "role": "N", "terminals": "many"}}, "cables": {}, "circuits": {}}', '/document/parts/p/terminals'];
         yield 'a dangling place' => ['{"format": "yellow-probe/house/1", "places": {}, "parts": {"p": {"kind": "socket", "place": "a"}}, "cables": {}, "circuits": {}}', '/document/parts/p/place'];
+        yield 'an id that stands twice' => ['{"format": "yellow-probe/house/1", "places": {"a": {"kind": "board"}, "b": {"kind": "point"}, "a": {"kind": "point"}}, "parts": {}, "cables": {}, "circuits": {}}', '/document/places/a'];
         yield 'nothing' => ['null', '/document'];
     }
 

@@ -276,6 +276,11 @@ export interface components {
             raw: string;
             reason: string;
         };
+        /** @description Something odd in a house, with its place in the document. */
+        FindingView: {
+            pointer: string;
+            words: string;
+        };
         /** @description A house of the firm. */
         HouseSummary: {
             id: string;
@@ -290,6 +295,8 @@ export interface components {
             document: {
                 [key: string]: unknown;
             };
+            /** @description What is odd and possible: no error, something to look at. */
+            findings: components["schemas"]["FindingView"][];
         };
         /** @description A tester. */
         InstrumentView: {
@@ -372,6 +379,8 @@ export interface components {
             colours: {
                 [key: string]: string;
             };
+            /** @description What is odd and possible in this house. */
+            findings: string[];
         };
         /** @description Who is logged in. */
         Me: {

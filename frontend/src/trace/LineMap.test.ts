@@ -38,6 +38,7 @@ function map(live: Record<string, string>): MapData {
         neutrals: [],
         deviceClamps: [],
         live,
+        findings: [],
         colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
     };
 }

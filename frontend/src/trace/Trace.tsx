@@ -4,6 +4,7 @@ import { useInstruments, useMap, useNextTests, useObserve, usePrediction, useRan
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { Button, clock, Refused, Waiting } from '../ui/parts';
+import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
 import { Meter } from './Meter';
 import { NextTest } from './NextTest';
@@ -130,6 +131,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     {next.data ? <NextTest tests={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
+                    <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>
                     <Readings callId={callId} readings={detail.readings} here={connection} />

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours', 'findings'])]
 final readonly class MapView
 {
     /**
@@ -17,6 +17,7 @@ final readonly class MapView
      * @param list<SwitchView> $switches
      * @param list<JointView> $neutrals
      * @param list<ClampView> $deviceClamps
+     * @param list<string> $findings
      */
     public function __construct(
         #[OA\Property]
@@ -47,6 +48,8 @@ final readonly class MapView
         public object $live,
         #[OA\Property(type: 'object', description: 'Role => colour it is drawn in.', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public object $colours,
+        #[OA\Property(type: 'array', description: 'What is odd and possible in this house.', items: new OA\Items(type: 'string'))]
+        public array $findings,
     ) {
     }
 }

@@ -167,6 +167,33 @@ final class TestersTest extends TestCase
         self::assertSame('110', $this->pattern($house, 'plug-in-tester', ['s1.front-L', 's1.front-N', 's1.front-E'], $poor));
     }
 
+    public function testTheOtherHalfWaveTakesALeakAwayFromTheTestCurrent(): void
+    {
+        // 10 mA in phase: it opens at 22 − 10 = 12 mA, started the other way at 32.
+        $house = Houses::twoCircuits();
+        $leak = Fault::at($house, 'line-earth-leak', 's2', 23e3)->change($house);
+        $at = fn (string $setting, ?Change $change): Shown => $this->shown($house, $setting, Connection::acting(['rcd.Lout', 'met.t1'], ['+rcd/L', '+rcd/N']), $change);
+        self::assertEqualsWithDelta(12e-3, $at('rcd-ramp', $leak)->value, 0.1e-3);
+        self::assertEqualsWithDelta(32e-3, $at('rcd-ramp-180', $leak)->value, 0.1e-3);
+        foreach (['rcd-1' => 'rcd-1-180', 'rcd-2' => 'rcd-2-180', 'rcd-5' => 'rcd-5-180', 'rcd-half' => 'rcd-half-180'] as $one => $other) {
+            self::assertEqualsWithDelta($at($one, null)->value, $at($other, null)->value, 1e-4, 'a sound house knows no half-wave');
+        }
+        // At 180° the 30 mA of 1 × are 20 on the device: it holds; 2 × is 50 and opens, slower than the 70 at 0°.
+        self::assertSame(ShownKind::Over, $at('rcd-1-180', $leak)->kind);
+        self::assertGreaterThan($at('rcd-2', $leak)->value, $at('rcd-2-180', $leak)->value);
+        self::assertSame(ShownKind::Value, $at('rcd-half', $leak)->kind);
+        self::assertSame(ShownKind::Over, $at('rcd-half-180', $leak)->kind);
+    }
+
+    public function testWithoutHighCurrentTheResidualCoreIsInTheLoop(): void
+    {
+        // 50 mΩ of a device for a whole group, 250 mΩ of an RCBO; nothing of either at 20 A.
+        foreach ([[Houses::worked(), 's1', 0.05], [Houses::ringsAndHeater(), 'a1', 0.25]] as [$house, $point, $uplift]) {
+            $high = $this->shown($house, 'loop-2-wire', Connection::leads("$point.front-L", "$point.front-E"), null)->value;
+            self::assertEqualsWithDelta($uplift, $this->shown($house, 'loop-3-wire', Connection::leads("$point.front-L", "$point.front-N", "$point.front-E"), null)->value - $high, 2e-3);
+        }
+    }
+
     /** @param list<string> $leads */
     private function pattern(House $house, string $tester, array $leads, ?Change $change = null, StateChange ...$changes): string
     {
