@@ -17,7 +17,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '6';
+    public const VERSION = '7';
 
     /** What each tester's reading depends on beside the lengths of the circuits it is on. */
     private const FACTORS = [
@@ -36,6 +36,8 @@ final class Predictor
     private const SAME = 1e-3;
     private const NEAR = 0.05;
 
+    /** Causes from which on one more elimination is worth it. */
+    private const MANY = 40;
     private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'loop-3-wire', 'leakage-clamp', 'clamp'];
 
     /** @param list<Hypothesis> $hypotheses */
@@ -65,6 +67,11 @@ final class Predictor
         foreach (self::factors($house, $measurement) as $factor) {
             if (isset($spreads[$factor])) {
                 $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spreads[$factor]]));
+            }
+        }
+        if (\count($hypotheses) >= self::MANY) {
+            foreach ([$base, ...($sketched ? [] : array_values($shifted))] as $bench) {
+                $bench->prepare();
             }
         }
         $sound = self::row($display, $base->read(), $shifted, null);

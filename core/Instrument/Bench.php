@@ -16,6 +16,7 @@ use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
 use YellowProbe\Network\Elimination;
+use YellowProbe\Network\Influence;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\PortNetwork;
 
@@ -37,6 +38,12 @@ final class Bench
 
     /** @var list<array{int, int, float, float}> what may conduct at the tester's volts */
     private readonly array $thresholds;
+
+    /** How changes move what is read, once {@see prepare()} was worth it. */
+    private ?Influence $influence = null;
+
+    /** @var array<int, bool> embraced branches that the state has, and whether each counts backward */
+    private array $embraced = [];
 
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
     private array $ports = [];
@@ -60,11 +67,36 @@ final class Bench
         $this->elimination = Elimination::of($this->network, $datum, $this->testPorts());
     }
 
+    /**
+     * Spends the time of one more elimination so that most single faults are read in closed form: worth it from some
+     * dozens of faults on. What it cannot hold with all its digits is read as before.
+     */
+    public function prepare(): void
+    {
+        $weights = $this->weights();
+        if (null !== $weights) {
+            $this->influence = Influence::on($this->elimination, $weights);
+            foreach ($weights as $weight) {
+                foreach (array_keys($weight) as $node) {
+                    if (!$this->influence->reaches($node)) {
+                        $this->influence = null;
+
+                        return;
+                    }
+                }
+            }
+        }
+    }
+
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
     public function read(?Change $fault = null): Shown
     {
         $fault ??= new Change();
         $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
+        $quick = $this->quick($resolved);
+        if (null !== $quick) {
+            return $quick;
+        }
         $ports = clone $this->portsFor($resolved);
         foreach ($resolved->with as [$a, $b, $y, $j]) {
             $ports->join($a, $b, $y->re, $y->im);
@@ -85,6 +117,105 @@ final class Bench
         }
 
         return $this->instrument->apply($ports, $this->leads, $this->supply);
+    }
+
+    /** @return list<array<int, Complex>>|null by sum: node => weight; null where the tester needs more than sums */
+    private function weights(): ?array
+    {
+        if ([] === $this->connection->terminals) {
+            if ($this->instrument instanceof HeatInstrument) {
+                return null;
+            }
+            $weights = [];
+            $this->embraced = [];
+            foreach ($this->connection->around as $signed) {
+                $branch = $this->network->branch(substr($signed, 1));
+                if (null !== $branch) {
+                    $this->embraced[$branch] = '-' === $signed[0];
+                    $y = $this->network->admittance($branch);
+                    $weights[] = array_diff_key([$this->network->from[$branch] => $y, $this->network->to[$branch] => Complex::zero()->minus($y)], [$this->elimination->datum => true]);
+                }
+            }
+
+            return $weights;
+        }
+        $alone = \count(array_unique($this->leads)) === \count($this->leads) && [] === $this->thresholds;
+        // Three lamps and a transmitter join their leads among each other; a residual tester needs its device.
+        $joins = $this->instrument instanceof PlugInTester || $this->instrument instanceof Tracer || $this->instrument instanceof ResidualTester;
+
+        return $alone && !$joins ? [[$this->leads[0] => new Complex(1.0)]] : null;
+    }
+
+    /** The reading in closed form where the change is one of admittance between two nodes, and enough digits are left. */
+    private function quick(ResolvedChange $resolved): ?Shown
+    {
+        $influence = $this->influence;
+        if (null === $influence || \count($resolved->with) > 1 || \count($resolved->without) > 1) {
+            return null;
+        }
+        $branch = $resolved->without[0] ?? null;
+        $new = $resolved->with[0] ?? null;
+        $a = $b = $this->elimination->datum;
+        $re = $im = 0.0;
+        if (null !== $branch) {
+            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch] || isset($this->embraced[$branch])) {
+                return null;
+            }
+            [$a, $b, $re, $im] = [$this->network->from[$branch], $this->network->to[$branch], -$this->network->yRe[$branch], -$this->network->yIm[$branch]];
+        }
+        if (null !== $new) {
+            if (0.0 !== $new[3]->re || 0.0 !== $new[3]->im || (null !== $branch && ($new[0] !== $a || $new[1] !== $b))) {
+                return null;
+            }
+            [$a, $b, $re, $im] = [$new[0], $new[1], $re + $new[2]->re, $im + $new[2]->im];
+        }
+        $moved = $a === $b ? array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]) : $influence->moved($a, $b, $re, $im);
+
+        return null === $moved ? null : ([] === $this->connection->terminals ? $this->clamped($influence, $moved) : $this->led($influence, $moved));
+    }
+
+    /** @param list<array{Complex, Complex}> $moved */
+    private function led(Influence $influence, array $moved): ?Shown
+    {
+        $sound = $influence->response(0, $this->leads[0]);
+        $ohms = $sound->plus($moved[0][1]);
+        if ($ohms->modulus() < 1e-7 * $sound->modulus()) {
+            return null;
+        }
+        $y = (new Complex(1.0))->over($ohms);
+        $j = $influence->sum(0)->plus($moved[0][0])->times($y);
+        $ports = new PortNetwork($this->elimination->datum, [$this->leads[0]]);
+        $ports->join($this->leads[0], $this->elimination->datum, $y->re, $y->im);
+        $ports->inject($this->leads[0], $j->re, $j->im);
+
+        return $this->instrument->apply($ports, $this->leads, $this->supply);
+    }
+
+    /** @param list<array{Complex, Complex}> $moved */
+    private function clamped(Influence $influence, array $moved): Shown
+    {
+        $currents = [];
+        $at = 0;
+        foreach ($this->embraced as $branch => $backward) {
+            $currents[] = [$influence->sum($at)->plus($moved[$at][0])->plus($this->network->driven($branch)), $backward];
+            ++$at;
+        }
+
+        return $this->summed($currents);
+    }
+
+    /** @param list<array{Complex, bool}> $currents of the embraced conductors, and whether each counts backward */
+    private function summed(array $currents): Shown
+    {
+        $sum = Complex::zero();
+        $largest = 0.0;
+        foreach ($currents as [$current, $backward]) {
+            $sum = $backward ? $sum->minus($current) : $sum->plus($current);
+            $largest = max($largest, $current->modulus());
+        }
+        $amperes = $sum->modulus();
+
+        return $amperes > $this->instrument->scale()->top() ? Shown::over($amperes) : Shown::value($amperes, $largest);
     }
 
     /** @return list<int> */
@@ -146,21 +277,16 @@ final class Bench
     private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
     {
         $volts = $ports->volts();
-        $sum = Complex::zero();
-        $largest = $watts = 0.0;
+        $currents = [];
+        $watts = 0.0;
         foreach ($this->aroundNow($resolved) as [$a, $b, $y, $j, $backward]) {
             $drop = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero());
             $current = $drop->times($y)->plus($j);
-            $sum = $backward ? $sum->minus($current) : $sum->plus($current);
-            $largest = max($largest, $current->modulus());
+            $currents[] = [$current, $backward];
             $watts += $drop->re * $current->re + $drop->im * $current->im;
         }
-        if ($this->instrument instanceof HeatInstrument) {
-            return Shown::levels([max(0.0, $watts)]);
-        }
-        $amperes = $sum->modulus();
 
-        return $amperes > $this->instrument->scale()->top() ? Shown::over($amperes) : Shown::value($amperes, $largest);
+        return $this->instrument instanceof HeatInstrument ? Shown::levels([max(0.0, $watts)]) : $this->summed($currents);
     }
 
     private function acted(ResidualTester $tester, PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown

@@ -9,11 +9,13 @@ use YellowProbe\Network\PortNetwork;
 
 /**
  * What conducts only above some volts, settled: above its edge each is a slope and a source of those volts against the
- * current, below it is nothing. The set that conducts is sought in at most eight passes.
+ * current, below it is nothing. The set that conducts is found by changing one at a time, the first that is wrong, which
+ * ends for passive networks (Murty's least index); should it not, that is an error and no number.
  */
 final class Thresholds
 {
-    private const PASSES = 8;
+    private const PASSES = 64;
+    private const HYSTERESIS = 1e-6;
 
     /** @param list<array{int, int, float, float}> $thresholds nodes, volts, siemens beyond them */
     public static function settled(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds): PortNetwork
@@ -31,19 +33,23 @@ final class Thresholds
             $driven = clone $tried;
             $driven->inject($lead, $y->re * $on - $j->re);
             $at = $driven->volts();
-            $next = [];
+            $wrong = null;
             foreach ($thresholds as $index => [$a, $b, $volts]) {
                 $across = ($at[$a]->re ?? 0.0) - ($at[$b]->re ?? 0.0);
-                if (abs($across) > $volts) {
-                    $next[$index] = $across > 0.0 ? 1 : -1;
+                // On an island of gigohms the volts beyond the edge are no larger than rounding: what conducts goes on.
+                $edge = isset($conducting[$index]) ? (1.0 - self::HYSTERESIS) * $volts : $volts;
+                $sign = abs($across) > $edge ? ($across > 0.0 ? 1 : -1) : 0;
+                if ($sign !== ($conducting[$index] ?? 0)) {
+                    $wrong = [$index, $sign];
+                    break;
                 }
             }
-            if ($next === $conducting) {
+            if (null === $wrong) {
                 return $tried;
             }
-            $conducting = $next;
+            $conducting[$wrong[0]] = $wrong[1];
+            $conducting = array_filter($conducting);
         }
-
         throw new NumericalError('Parts that conduct by voltage come to no rest: the reading would be unstable.');
     }
 }

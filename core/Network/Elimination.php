@@ -57,27 +57,49 @@ final class Elimination
      */
     public function solve(): Solution
     {
-        $re = $im = array_fill(0, $this->network->nodeCount, 0.0);
-        $floating = array_fill(0, $this->network->nodeCount, false);
-        foreach (array_reverse($this->order) as $node) {
-            $front = $this->fronts[$node];
-            if ($front->floating) {
-                $floating[$node] = true;
-                continue;
-            }
-            $sumRe = $front->currentRe;
-            $sumIm = $front->currentIm;
-            foreach ($front->nodes as $i => $other) {
-                $sumRe += $front->columnRe[$i] * $re[$other] - $front->columnIm[$i] * $im[$other];
-                $sumIm += $front->columnRe[$i] * $im[$other] + $front->columnIm[$i] * $re[$other];
-            }
-            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
-            $re[$node] = ($sumRe * $front->pivotRe + $sumIm * $front->pivotIm) / $square;
-            $im[$node] = ($sumIm * $front->pivotRe - $sumRe * $front->pivotIm) / $square;
-            $floating[$node] = [] !== $front->nodes && $floating[$front->nodes[0]];
-        }
+        [$re, $im, $floating] = $this->voltages();
 
         return Solution::checked($this->network, $this->datum, $re, $im, $floating);
+    }
+
+    /**
+     * Volts of all nodes to the datum: as the sources drive them, or, with currents given, with all sources at rest and
+     * these driven from the datum into nodes.
+     *
+     * @param array<int, Complex>|null $amperes by node
+     *
+     * @return array{array<int, float>, array<int, float>, array<int, bool>} real and imaginary parts, and which nodes float
+     */
+    public function voltages(?array $amperes = null): array
+    {
+        if (null === $amperes) {
+            return $this->backwards(array_map(static fn (Front $front): float => $front->currentRe, $this->fronts), array_map(static fn (Front $front): float => $front->currentIm, $this->fronts));
+        }
+        $re = $im = array_fill(0, $this->network->nodeCount, 0.0);
+        foreach ($amperes as $node => $current) {
+            $re[$node] += $current->re;
+            $im[$node] += $current->im;
+        }
+        foreach ($this->order as $node) {
+            $front = $this->fronts[$node];
+            if ($front->floating || (0.0 === $re[$node] && 0.0 === $im[$node])) {
+                continue;
+            }
+            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
+            $shareRe = ($re[$node] * $front->pivotRe + $im[$node] * $front->pivotIm) / $square;
+            $shareIm = ($im[$node] * $front->pivotRe - $re[$node] * $front->pivotIm) / $square;
+            foreach ($front->nodes as $i => $other) {
+                $re[$other] += $front->columnRe[$i] * $shareRe - $front->columnIm[$i] * $shareIm;
+                $im[$other] += $front->columnRe[$i] * $shareIm + $front->columnIm[$i] * $shareRe;
+            }
+        }
+
+        return $this->backwards($re, $im);
+    }
+
+    public function inverse(): SelectedInverse
+    {
+        return new SelectedInverse($this->position, $this->fronts, $this->order);
     }
 
     /**
@@ -131,6 +153,38 @@ final class Elimination
         }
 
         return $this->gather(array_keys($kept), $roots, $left);
+    }
+
+    /**
+     * @param array<int, float> $currentRe into each node, with what was eliminated before it
+     * @param array<int, float> $currentIm
+     *
+     * @return array{array<int, float>, array<int, float>, array<int, bool>}
+     */
+    private function backwards(array $currentRe, array $currentIm): array
+    {
+        $re = $im = array_fill(0, $this->network->nodeCount, 0.0);
+        $floating = array_fill(0, $this->network->nodeCount, false);
+        for ($at = \count($this->order) - 1; $at >= 0; --$at) {
+            $node = $this->order[$at];
+            $front = $this->fronts[$node];
+            if ($front->floating) {
+                $floating[$node] = true;
+                continue;
+            }
+            $sumRe = $currentRe[$node];
+            $sumIm = $currentIm[$node];
+            foreach ($front->nodes as $i => $other) {
+                $sumRe += $front->columnRe[$i] * $re[$other] - $front->columnIm[$i] * $im[$other];
+                $sumIm += $front->columnRe[$i] * $im[$other] + $front->columnIm[$i] * $re[$other];
+            }
+            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
+            $re[$node] = ($sumRe * $front->pivotRe + $sumIm * $front->pivotIm) / $square;
+            $im[$node] = ($sumIm * $front->pivotRe - $sumRe * $front->pivotIm) / $square;
+            $floating[$node] = [] !== $front->nodes && $floating[$front->nodes[0]];
+        }
+
+        return [$re, $im, $floating];
     }
 
     /**

@@ -97,7 +97,7 @@ final class PortNetwork
     public function norton(int $port): array
     {
         $i = $this->index[$port];
-        $rest = $this->without($i);
+        $rest = 1 === $this->size ? $this : $this->without($i);
 
         return [new Complex($rest->excessRe[$i], $rest->excessIm[$i]), new Complex($rest->jRe[$i], $rest->jIm[$i])];
     }

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Network;
+
+/**
+ * Entries of the impedance matrix: volts at one node for an ampere into another, all sources at rest.
+ *
+ * From the last node eliminated to the first, Z_kj = Σ y_ki·Z_ij / p_k over the remaining neighbours i of k, and
+ * Z_kk = (1 + Σ y_ki·Z_ki) / p_k (Takahashi, Fagan and Chin). With the pivots of {@see Front} every term has one sign:
+ * entries keep their digits, even if differences of them need not. The pattern is that of the elimination; a pair beyond
+ * it is worked out when it is asked for, and kept.
+ */
+final class SelectedInverse
+{
+    /** @var array<int, array<int, float>> earlier node => later node or itself => ohms */
+    private array $re = [];
+
+    /** @var array<int, array<int, float>> */
+    private array $im = [];
+
+    /**
+     * @param array<int, int>   $position of each node in the order of elimination, −1 for the datum
+     * @param array<int, Front> $fronts
+     * @param list<int>         $order
+     */
+    public function __construct(private readonly array $position, private readonly array $fronts, array $order)
+    {
+        for ($at = \count($order) - 1; $at >= 0; --$at) {
+            $k = $order[$at];
+            $front = $this->fronts[$k];
+            if ($front->floating || ([] !== $front->nodes && !isset($this->re[$front->nodes[0]]))) {
+                continue; // an island that nothing ties to the datum has no impedance to it
+            }
+            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
+            $ownRe = 1.0;
+            $ownIm = 0.0;
+            foreach ($front->nodes as $at1 => $j) {
+                [$re, $im] = $this->entry($front, $j, $square);
+                $this->re[$k][$j] = $re;
+                $this->im[$k][$j] = $im;
+                $ownRe += $front->columnRe[$at1] * $re - $front->columnIm[$at1] * $im;
+                $ownIm += $front->columnRe[$at1] * $im + $front->columnIm[$at1] * $re;
+            }
+            $this->re[$k][$k] = ($ownRe * $front->pivotRe + $ownIm * $front->pivotIm) / $square;
+            $this->im[$k][$k] = ($ownIm * $front->pivotRe - $ownRe * $front->pivotIm) / $square;
+        }
+    }
+
+    /** Whether a node has an impedance to the datum: the datum itself has one of 0. */
+    public function reaches(int $node): bool
+    {
+        return -1 === $this->position[$node] || isset($this->re[$node]);
+    }
+
+    /**
+     * Volts at one node for one ampere into the other; both have to reach the datum.
+     *
+     * @return array{float, float}
+     */
+    public function between(int $a, int $b): array
+    {
+        if ($this->position[$a] < 0 || $this->position[$b] < 0) {
+            return [0.0, 0.0];
+        }
+        [$first, $later] = $this->position[$a] <= $this->position[$b] ? [$a, $b] : [$b, $a];
+        if (!isset($this->re[$first][$later])) {
+            $front = $this->fronts[$first];
+            [$re, $im] = $this->entry($front, $later, $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm);
+            $this->re[$first][$later] = $re;
+            $this->im[$first][$later] = $im;
+        }
+
+        return [$this->re[$first][$later], $this->im[$first][$later]];
+    }
+
+    /** @return array{float, float} Σ y_ki·Z_ij / p_k */
+    private function entry(Front $front, int $j, float $square): array
+    {
+        $sumRe = $sumIm = 0.0;
+        foreach ($front->nodes as $at => $i) {
+            [$re, $im] = $this->between($i, $j);
+            $sumRe += $front->columnRe[$at] * $re - $front->columnIm[$at] * $im;
+            $sumIm += $front->columnRe[$at] * $im + $front->columnIm[$at] * $re;
+        }
+
+        return [($sumRe * $front->pivotRe + $sumIm * $front->pivotIm) / $square, ($sumIm * $front->pivotRe - $sumRe * $front->pivotIm) / $square];
+    }
+}
