@@ -273,8 +273,12 @@ final class Elimination
                 }
             }
         }
-        $nodes = array_keys($re);
-        usort($nodes, fn (int $a, int $b): int => $this->position[$a] <=> $this->position[$b]);
+        $nodes = [];
+        foreach ($re as $other => $_) {
+            $nodes[$this->position[$other]] = $other;
+        }
+        ksort($nodes);
+        $nodes = array_values($nodes);
         $m = \count($nodes);
         $place = array_flip($nodes);
         $pairRe = $pairIm = $m > 1 ? array_fill(0, $m * $m, 0.0) : [];

@@ -29,7 +29,7 @@ final class CoverageTest extends TestCase
                 self::assertNotSame('', $row['words'], $name);
                 self::assertTrue(class_exists($row['class']) || enum_exists($row['class']), "$name: there is no class {$row['class']}");
                 [$class, $method] = explode('::', $row['test']) + [1 => ''];
-                self::assertTrue(method_exists($class, $method), "$name: there is no test {$row['test']}");
+                self::assertTrue(class_exists($class) && method_exists($class, $method), "$name: there is no test {$row['test']}");
                 self::assertStringStartsWith('test', $method, $name);
                 $source = (string) file_get_contents((string) (new \ReflectionClass($class))->getFileName());
                 self::assertTrue(\in_array($kind, ['supplies', 'boards', 'circuits'], true) || str_contains($source, $row['slug']), "$name: {$row['test']} does not speak of it");

@@ -131,7 +131,11 @@ final class InfluenceTest extends TestCase
         self::assertGreaterThan(100, $quick, 'the closed form was at work: its last digits differ');
     }
 
-    /** Rungs of a ladder, in Ω over nine decades. */
+    /**
+     * Rungs of a ladder, in Ω over nine decades.
+     *
+     * @return Generator<mixed>
+     */
     private static function networks(): Generator
     {
         return Generators::bind(Generators::choose(3, 40), static fn (int $count) => Generators::vector($count, Generators::map(static fn (int $decibels): float => 10.0 ** ($decibels / 10.0), Generators::choose(-30, 60))));
