@@ -23,7 +23,7 @@ use YellowProbe\Network\Network;
 /** The times of one house: its network eliminated and solved, and faulted readings one by one and by the thousand. */
 final readonly class NetworkBench
 {
-    private const RUNS = 25;
+    private const RUNS = 60;
     private const BATCH = 1000;
 
     public Network $network;
