@@ -22,12 +22,17 @@ final class ArchitectureTest
 
     public function testNetworkKnowsNothingOfHouses(): Rule
     {
-        return $this->mayNotKnow('Network', 'Installation', 'Fault', 'Instrument', 'Procedure', 'Diagnosis', 'Rules');
+        return $this->mayNotKnow('Network', 'Installation', 'Device', 'Fault', 'Instrument', 'Procedure', 'Diagnosis', 'Rules');
     }
 
     public function testInstallationKnowsOnlyNetworks(): Rule
     {
-        return $this->mayNotKnow('Installation', 'Fault', 'Instrument', 'Procedure', 'Diagnosis', 'Rules');
+        return $this->mayNotKnow('Installation', 'Device', 'Fault', 'Instrument', 'Procedure', 'Diagnosis', 'Rules');
+    }
+
+    public function testDevicesKnowOnlyTheirParts(): Rule
+    {
+        return $this->mayNotKnow('Device', 'Fault', 'Instrument', 'Procedure', 'Diagnosis', 'Rules', 'Network');
     }
 
     public function testFaultsKnowNoTesters(): Rule

@@ -82,6 +82,9 @@ final class RuleSetsTest extends TestCase
         yield 'A, danger' => ['A', 'met-true-earth:resting', '112', 'bad', '50'];
         yield 'A, no-trip loop' => ['A', 'loop-compare:s1.front', '0.61', 'good', '2.73'];
         yield 'A, equipment left in' => ['A', 'neutral-to-earth:one', '0.8', 'doubt', '500 kΩ'];
+        // 16 A · (0.80 − 0.12 Ω) = 10.9 V of 11.5; with 0.90 Ω 12.5 V.
+        yield 'A, voltage drop' => ['A', 'zs:s1.front:L-N', '0.80', 'good', '10.9 V; at most 5 % of 230 V, 11.5 V'];
+        yield 'A, voltage drop at the full rating' => ['A', 'zs:s1.front:L-N', '0.90', 'doubt', '12.5 V'];
         yield 'C, volts within ten per cent' => ['C', 'polarity-live:s1.front:L-N', '209', 'good', '207 V to 253 V'];
         yield 'C, the ½ × of an earth-leakage unit' => ['C', 'rcd-times:rcd:half', '>2000', 'good', 'must hold'];
         yield 'C, insulation' => ['C', 'insulation:one:L–E', '0.7', 'bad', '1.00 MΩ'];
