@@ -95,8 +95,17 @@ final class Labels
             str_starts_with($key, 'filter') => "filter of $part->name",
             'ground' === $key => "ground at $part->name",
             'link' === $key => "link of neutral and earth of $part->name",
-            default => "contact of $part->name",
+            default => self::pole($key)."contact of $part->name",
         };
+    }
+
+    /** "line ", from a contact called "front-L" or "L". */
+    private static function pole(string $key): string
+    {
+        $parts = explode('-', $key);
+        $role = Role::tryFrom($parts[\count($parts) - 1]);
+
+        return null === $role ? '' : self::ROLES[$role->value].' ';
     }
 
     public static function role(Role $role): string

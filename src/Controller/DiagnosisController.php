@@ -70,7 +70,7 @@ final readonly class DiagnosisController
         }
         $measurement = new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
         $obstacle = Obstacle::of($house, $measurement);
-        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null]));
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null]));
 
         return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
     }

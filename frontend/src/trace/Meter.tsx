@@ -124,16 +124,16 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                                     <thead>
                                         <tr>
                                             <th className="font-normal text-soft">Through</th>
-                                            <th className="font-normal text-soft">of the current</th>
-                                            <th className="font-normal text-soft">of the resistance</th>
+                                            <th className="pr-3 font-normal text-soft">current</th>
+                                            <th className="font-normal text-soft">resistance</th>
                                         </tr>
                                     </thead>
                                     <tbody>
                                         {prediction.data.path.map((step) => (
                                             <tr key={step.words + String(step.resistancePercent) + String(step.currentPercent)}>
                                                 <td className="break-words pr-2">{step.words}</td>
-                                                <td className="font-mono">{step.currentPercent} %</td>
-                                                <td className="font-mono">{step.resistancePercent} %</td>
+                                                <td className="whitespace-nowrap pr-3 font-mono">{step.currentPercent} %</td>
+                                                <td className="whitespace-nowrap font-mono">{step.resistancePercent} %</td>
                                             </tr>
                                         ))}
                                     </tbody>
@@ -162,7 +162,7 @@ function Settings({ instruments, instrument, onInstrument }: { instruments: Inst
         return null;
     }
     return (
-        <label className="flex min-h-11 items-center gap-2 text-sm">
+        <label className="flex min-h-11 items-center gap-2 pb-2 text-sm">
             <span className="text-soft">Set to</span>
             <select className="min-h-11 min-w-0 flex-1 rounded-sm border border-ink bg-sheet px-2" value={instrument.slug} onChange={(event) => onInstrument(event.target.value)}>
                 {instruments.map((each) => (
