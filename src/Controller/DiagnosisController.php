@@ -28,6 +28,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Settling;
 use YellowProbe\Procedure\Obstacle;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
@@ -70,7 +71,7 @@ final readonly class DiagnosisController
         }
         $measurement = new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
         $obstacle = Obstacle::of($house, $measurement);
-        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null]));
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
         return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
     }
@@ -83,6 +84,14 @@ final readonly class DiagnosisController
         $ranking = $this->diagnosis->rank($journal);
 
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
+    }
+
+    /** Seconds that count: from one on they are said. */
+    private static function patience(House $house, Measurement $measurement, ?Obstacle $obstacle): ?string
+    {
+        $seconds = null === $obstacle ? Settling::seconds($house, $measurement) : 0.0;
+
+        return $seconds < 1.0 ? null : \sprintf('Keep pressing: %.0f s until it has charged what is left in, and as long to discharge. Do not part the leads before.', ceil($seconds));
     }
 
     /** @return array{Call, Journal, House} */

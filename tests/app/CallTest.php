@@ -15,6 +15,23 @@ use Symfony\Component\Uid\UuidV7;
 
 final class CallTest extends ApiTestCase
 {
+    public function testAPredictionSaysWhyATesterCannotBeUsedNowAndTheWayOfItsCurrent(): void
+    {
+        $call = $this->demoCall('Wicket');
+        $predict = fn (string $tester, string ...$terminals): array => $this->call('POST', "/api/calls/$call/predictions", ['instrument' => $tester, 'connection' => ['terminals' => $terminals, 'around' => []]]);
+        $ohms = $predict('low-ohm', 'rl-hall.front-L', 'rl-hall.front-E');
+        self::assertIsArray($ohms['cautions']);
+        self::assertCount(1, $ohms['cautions']);
+        self::assertStringContainsString('is for dead conductors only', self::textAt($ohms['cautions'][0]));
+        $loop = $predict('loop-2-wire', 'rl-hall.front-L', 'rl-hall.front-E');
+        self::assertSame([], $loop['cautions']);
+        self::assertIsArray($loop['path']);
+        $words = array_map(static fn (mixed $step): string => self::textAt(self::at((array) $step, 'words')), $loop['path']);
+        self::assertContains('Line of the supply', $words);
+        self::assertContains('Earth contact of Hall', $words);
+        self::assertSame($words, array_values(array_unique($words)));
+    }
+
     public function testTheDemonstrationHasACallAtEachStage(): void
     {
         $calls = $this->call('GET', '/api/calls');

@@ -16,7 +16,9 @@ use YellowProbe\Instrument\Aid;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\PatternInstrument;
+use YellowProbe\Instrument\Settling;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Tests\Houses;
@@ -112,6 +114,18 @@ final class TestersTest extends TestCase
         $shown = fn (float $ohms): float => $this->shown($house, 'insulation-tester', Connection::leads('rcd-nbar.t1', 'met.t1'), new Change([], [NewBranch::contact('s1.N', 's1.E', $ohms)]), ...$dead)->value;
         self::assertEqualsWithDelta(100e3, $shown(100e3), 50.0);
         self::assertEqualsWithDelta(435.5e3, $shown(600e3), 1.5e3);
+    }
+
+    public function testAnInsulationTesterTakesTimeToCharge(): void
+    {
+        // 10 µF to earth left in: 10 µF · 500 V / 1 mA = 5 s, half of it at 250 V; cable alone is nothing to speak of.
+        $house = Houses::with(Houses::twoCircuits(), 'load1', ['filterNanofarads' => 10000]);
+        $state = State::resting($house)->after(new StateChange('set', 'main', 'off'), new StateChange('lift', 'one-r1/N@1'), new StateChange('set', 'way1', 'off'));
+        $seconds = static fn (string $tester, State $state): float => Settling::seconds($house, new Measurement($state, Instruments::get($tester), Connection::leads('s1.front-L', 's1.front-E')));
+        self::assertEqualsWithDelta(5.0, $seconds('insulation-tester', $state), 0.01);
+        self::assertEqualsWithDelta(2.5, $seconds('insulation-tester-250', $state), 0.01);
+        self::assertLessThan(0.01, $seconds('insulation-tester', $state->after(new StateChange('load', 'load1', 'out'))));
+        self::assertSame(0.0, $seconds('low-ohm', $state));
     }
 
     public function testCapacitanceOfADampCableIsNoReading(): void
