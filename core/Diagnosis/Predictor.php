@@ -38,7 +38,7 @@ final class Predictor
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
-    private const ON_LENGTH = ['low-ohm', 'loop-2-wire', 'loop-3-wire', 'leakage-clamp', 'clamp'];
+    private const ON_LENGTH = ['low-ohm', 'leak-locator', 'loop-2-wire', 'loop-3-wire', 'leakage-clamp', 'clamp'];
 
     /** @param list<Hypothesis> $hypotheses */
     public static function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable

@@ -12,6 +12,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
@@ -123,7 +124,7 @@ final class Bench
     private function weights(): ?array
     {
         if ([] === $this->connection->terminals) {
-            if ($this->instrument instanceof HeatInstrument) {
+            if ($this->instrument instanceof HeatInstrument || $this->instrument instanceof EarthClamps) {
                 return null;
             }
             $weights = [];
@@ -140,8 +141,8 @@ final class Bench
             return $weights;
         }
         $alone = \count(array_unique($this->leads)) === \count($this->leads) && [] === $this->thresholds;
-        // Three lamps and a transmitter join their leads among each other; a residual tester needs its device.
-        $joins = $this->instrument instanceof PlugInTester || $this->instrument instanceof Tracer || $this->instrument instanceof ResidualTester;
+        // Lamps, a transmitter and a loop of two cores join leads among each other; a residual tester needs its device.
+        $joins = $this->instrument instanceof PlugInTester || $this->instrument instanceof LeakLocator || $this->instrument instanceof Tracer || $this->instrument instanceof ResidualTester;
 
         return $alone && !$joins ? [[$this->leads[0] => new Complex(1.0)]] : null;
     }
@@ -265,8 +266,13 @@ final class Bench
         foreach ($this->connection->around as $signed) {
             $branch = $this->network->branch(substr($signed, 1));
             $standing = null === $branch ? null : $resolved->standing[$branch] ?? null;
-            if (null === $branch || (null === $standing && \in_array($branch, $resolved->without, true))) {
-                continue; // nothing flows in a conductor that is lifted, switched off or broken
+            if (null === $branch) {
+                continue; // nothing flows in a conductor that is lifted or switched off
+            }
+            if (null === $standing && \in_array($branch, $resolved->without, true)) {
+                // Nor in a broken one, but what its cable couples at the far end now comes through this jaw.
+                array_push($around, ...$this->stump($signed, $resolved));
+                continue;
             }
             $around[] = [...($standing ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch), $this->network->driven($branch)]), '-' === $signed[0]];
         }
@@ -274,8 +280,28 @@ final class Bench
         return $around;
     }
 
+    /** @return list<array{int, int, Complex, Complex, bool}> */
+    private function stump(string $signed, ResolvedChange $resolved): array
+    {
+        [$owner, $key] = explode('/', substr($signed, 1), 2);
+        $cable = $this->house->cables[$owner] ?? null;
+        $core = $cable?->cores[$key] ?? null;
+        $found = [];
+        foreach (null === $cable || null === $core ? [] : Shunts::of($cable, $core, '+' === $signed[0] ? 2 : 1) as [$shunt, $isFirst]) {
+            $moved = $resolved->standing[$this->network->branch($shunt) ?? -1] ?? null;
+            if (null !== $moved) {
+                $found[] = [...$moved, !$isFirst];
+            }
+        }
+
+        return $found;
+    }
+
     private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
     {
+        if ($this->instrument instanceof EarthClamps) {
+            return $this->looped($ports, $resolved);
+        }
         $volts = $ports->volts();
         $currents = [];
         $watts = 0.0;
@@ -287,6 +313,26 @@ final class Bench
         }
 
         return $this->instrument instanceof HeatInstrument ? Shown::levels([max(0.0, $watts)]) : $this->summed($currents);
+    }
+
+    /** One volt driven around the conductor that is embraced: its loop is 1 V over the current. */
+    private function looped(PortNetwork $ports, ResolvedChange $resolved): Shown
+    {
+        $around = $this->aroundNow($resolved)[0] ?? null;
+        if (null === $around) {
+            return Shown::over(\INF);
+        }
+        [$a, $b, $y] = $around;
+        $driven = clone $ports;
+        $driven->drive($a, $b, $y->re, $y->im);
+        if (null === ($driven->volts()[$b] ?? null)) {
+            $driven->join($b, $this->elimination->datum, 1.0); // the loop is an island: one tie gives it a voltage, no current
+        }
+        $volts = $driven->volts();
+        $amperes = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero())->times($y)->plus($y)->modulus();
+        $ohms = $amperes > 0.0 ? 1.0 / $amperes : \INF;
+
+        return $ohms > $this->instrument->scale()->top() ? Shown::over($ohms) : Shown::value($ohms);
     }
 
     private function acted(ResidualTester $tester, PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown

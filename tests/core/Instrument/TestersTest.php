@@ -21,6 +21,7 @@ use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Settling;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
 /** What each tester applies and shows, and where it runs out of range. */
@@ -169,6 +170,27 @@ final class TestersTest extends TestCase
         self::assertEqualsWithDelta(73.0, $this->shown($house, 'electrode-tester', Connection::leads('rod.E', HouseNetwork::GROUND), null, ...$lifted)->value, 0.01);
         // With the bonding left on: 73 beside 10.022 Ω.
         self::assertEqualsWithDelta(73.0 * 10.025 / 83.025, $this->shown($house, 'electrode-tester', Connection::leads('rod.E', HouseNetwork::GROUND), null, $lifted[0])->value, 0.01);
+    }
+
+    public function testTwoLeaksReadAsOneBetweenThem(): void
+    {
+        // 30 kΩ at the first point (0.111 Ω) and at the second (0.185 Ω): half-way, 0.148 Ω; 'leak-locator' cannot tell.
+        $house = Houses::worked();
+        $measurement = TestCatalogue::plans($house)['loop-ratio:rad:L']->measurement;
+        self::assertSame('leak-locator', $measurement->instrument->slug());
+        $leaks = Fault::at($house, 'line-earth-leak', 's1', 3e4)->change($house)->and(Fault::at($house, 'line-earth-leak', 's2', 3e4)->change($house));
+        self::assertEqualsWithDelta(0.1482, (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read($leaks)->value, 1e-3);
+    }
+
+    public function testASingleRodIsNoMesh(): void
+    {
+        $house = Houses::twoCircuits('TT');
+        $document = Houses::worked('TT')->document;
+        \assert(\is_array($document['cables']));
+        unset($document['cables']['bond']);
+        $alone = House::fromDocument($document);
+        self::assertSame(ShownKind::Over, $this->shown($alone, 'earth-clamps', Connection::around('+earthing/E'), null)->kind, 'only the cables’ own capacitance closes that loop');
+        self::assertSame([], array_filter(array_keys(TestCatalogue::plans($house)), static fn (string $id): bool => str_starts_with($id, 'electrode-clamps')), 'no electrode of its own to clamp');
     }
 
     public function testThreeLampsForEitherVoltage(): void

@@ -52,6 +52,9 @@ final class WorkedFiguresTest extends TestCase
         yield 'capacitance from the other end' => ['capacitance-ends:rad:L:far', 1.4286e-9, ['open-line', 'rad-r2/L@1', 0.0]];
         yield 'a rod by three spikes' => ['electrode-3-spike:rod', 73.0, [], 'TT'];
         yield 'a dry rod: 73 + 400' => ['electrode-3-spike:rod', 473.0, ['electrode-dry', 'rod', 400.0], 'TT'];
+        // 25 m × 7.41 = 0.18525 up to the end of the line core, less 0.3 % that the 30 kΩ of the leak take before 10 MΩ; 15 m up to the first point of the neutral
+        yield 'place of a leak at the end' => ['loop-ratio:rad:L', 0.1847, ['low-insulation', 'rad-r2:L-E', 3e4]];
+        yield 'place of a leak at the first point' => ['loop-ratio:rad:N', 0.11115, ['neutral-earth-fault', 's1', 300.0]];
         // Insulation: the leak beside 10 GΩ·km over 25 m and its like
         yield 'insulation L–E with 0.8 MΩ' => ['insulation:rad:L–E', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
         yield 'insulation, L and N joined' => ['insulation-joined:rad', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
@@ -69,6 +72,10 @@ final class WorkedFiguresTest extends TestCase
         yield 'electrode by the loop: 73 + 2 + 0.06' => ['electrode-loop:earthing', 75.06, [], 'TT'];
         // 0.06 + 0.06 ‖ (10 + 1 + 0.022) = 0.06 + 0.05968
         yield 'fault loop at the head' => ['ipf:service:L-E', 0.11968];
+        // 73 Ω of rod, the pipe's 10.022 and the conductors of both: a mesh through the ground
+        yield 'two clamps around the rod' => ['electrode-clamps:earthing', 83.02, [], 'TT'];
+        // 12 m of bond, 10 Ω, the street's electrode 1 Ω and the PEN 0.06 Ω
+        yield 'two clamps around a bond' => ['electrode-clamps:bond', 11.08];
         yield 'live polarity' => ['polarity-live:s2.front:L-E', 230.0];
         // 0.06 + 0.003 + 0.002 + 0.009 + 0.11115 + 0.1815 + 0.05968
         yield 'Zs' => ['zs:s1.front:L-E', 0.42633];
@@ -123,6 +130,9 @@ final class WorkedFiguresTest extends TestCase
         yield 'neutrals apart' => ['neutral-to-neutral:ring:rad', ShownKind::Over];
         yield 'a stuck residual device at 5 ×' => ['rcd-times:rcd:5', ShownKind::Over, ['rcd-stuck', 'rcd', 0.0]];
         yield 'insulation, the sound half' => ['insulation-halves:rad:L:towards', ShownKind::Over, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
+        yield 'no leak, no place' => ['loop-ratio:rad:L', ShownKind::Nothing];
+        yield 'a leak too small to be placed' => ['loop-ratio:rad:L', ShownKind::Nothing, ['low-insulation', 'rad-r2:L-E', 3e6]];
+        yield 'no mesh around a bond that is missing' => ['electrode-clamps:bond', ShownKind::Over, ['bonding-missing', 'bond', 0.0]];
         yield 'no bond, no continuity' => ['bonding-continuity:bond', ShownKind::Over, ['bonding-missing', 'bond', 0.0]];
         yield 'no loop through a broken cpc' => ['zs:s2.front:L-E', ShownKind::Over, ['open-cpc', 'rad-r2/E@1', 0.0]];
     }

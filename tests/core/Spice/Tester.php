@@ -15,7 +15,7 @@ namespace YellowProbe\Tests\Spice;
 final class Tester
 {
     private const INPUT_OHMS = ['voltmeter-high-z' => 10e6, 'voltmeter-low-z' => 200e3, 'two-pole-indicator' => 200e3, 'two-pole-indicator-load' => 7e3];
-    private const DIRECT = ['low-ohm' => [4.0, 0.2], 'insulation-tester' => [500.0, 1e-3], 'insulation-tester-250' => [250.0, 1e-3], 'two-pole-continuity' => [4.0, 0.2], 'buzzer' => [4.0, 0.2]];
+    private const DIRECT = ['low-ohm' => [4.0, 0.2], 'insulation-tester' => [500.0, 1e-3], 'insulation-tester-250' => [250.0, 1e-3], 'insulation-tester-1000' => [1000.0, 1e-3], 'two-pole-continuity' => [4.0, 0.2], 'buzzer' => [4.0, 0.2]];
     private const OWN_HERTZ = ['capacitance-meter' => 1000.0, 'electrode-tester' => 128.0, 'tracer' => 8000.0];
 
     /**
@@ -35,6 +35,12 @@ final class Tester
     {
         if (str_starts_with($this->slug, 'rcd-')) {
             return $this->acted();
+        }
+        if ('earth-clamps' === $this->slug) {
+            return $this->looped();
+        }
+        if ('leak-locator' === $this->slug) {
+            return $this->located();
         }
         if ([] === $this->terminals) {
             return new Seen(hypot(...$this->clamped($this->wired(true, array_keys($this->sections())))));
@@ -87,6 +93,43 @@ final class Tester
 
                 return new Seen($across(0, $last) / 1e-3, [], $open);
         }
+    }
+
+    /** The loop of a conductor: what a small current finds between its end taken off, where no fault is, and its terminal. */
+    private function looped(): Seen
+    {
+        $element = substr($this->around[0], 1);
+        $end = \in_array("$element@1", $this->fault['things'] ?? [], true) ? 2 : 1;
+        [$cable, $core] = explode('/', $element);
+        $cores = $this->house['cables'][$cable]['cores'];
+        \assert(\is_array($cores) && \is_array($cores[$core]) && \is_array($cores[$core]['ends']));
+        $terminal = $cores[$core]['ends'][$end - 1];
+        \assert(\is_string($terminal));
+        $state = $this->state;
+        $state['lifted'][] = "$element@$end";
+        $translator = new Translator($this->house, $state, $this->fault, ['hertz' => 1000.0, 'on' => false, 'small' => false]);
+        $netlist = $translator->netlist;
+        [$a, $b] = [$translator->touch("$element@$end"), $translator->touch($terminal)];
+        $netlist->drive($a, $b, 1e-3);
+
+        return new Seen(self::apart(Simulator::run($netlist, 1000.0, [$netlist->volts($a), $netlist->volts($b)]), $netlist->volts($a), $netlist->volts($b)) / 1e-3 + 0.002);
+    }
+
+    /** Volts to the conductor that the first core leaks to, for an ampere through both; and the ohms of the leak. */
+    private function located(): Seen
+    {
+        $leak = $this->wired(false);
+        [$a, , $c] = array_map($leak->touch(...), $this->terminals);
+        $leak->netlist->drive($a, $c, 1e-6);
+        $volts = [$leak->netlist->volts($a), $leak->netlist->volts($c)];
+        $ohms = self::apart(Simulator::run($leak->netlist, 0.0, $volts), ...$volts) / 1e-6;
+        $loop = $this->wired(false);
+        [$a, $b, $c] = array_map($loop->touch(...), $this->terminals);
+        $loop->netlist->resistor($a, $c, 10e6);
+        $loop->netlist->drive($a, $b, 1e-3);
+        $volts = [$loop->netlist->volts($a), $loop->netlist->volts($c)];
+
+        return new Seen(self::apart(Simulator::run($loop->netlist, 0.0, $volts), ...$volts) / 1e-3, [], $ohms);
     }
 
     /** An ohmmeter of so many volts and at most so many amperes, with what conducts by voltage settled run by run. */
@@ -221,7 +264,7 @@ final class Tester
     /** @param list<string> $clamped */
     private function wired(bool $on, array $clamped = []): Translator
     {
-        $hertz = isset(self::DIRECT[$this->slug]) ? 0.0 : self::OWN_HERTZ[$this->slug] ?? Translator::mainsHertz($this->house);
+        $hertz = isset(self::DIRECT[$this->slug]) || 'leak-locator' === $this->slug ? 0.0 : self::OWN_HERTZ[$this->slug] ?? Translator::mainsHertz($this->house);
 
         return new Translator($this->house, $this->state, $this->fault, ['hertz' => $hertz, 'on' => $on, 'small' => 'loop-3-wire' === $this->slug], $clamped);
     }
