@@ -77,9 +77,13 @@ final readonly class NewBranch
         return new self(null, null, 0.0, $element, 0.0, $volts);
     }
 
-    /** The same element landed elsewhere. */
-    public static function moved(string $element, ?string $a, ?string $b): self
+    /**
+     * The same element landed elsewhere.
+     *
+     * @param array{string|null, string|null} $loose joints that it lands on instead while they are lifted
+     */
+    public static function moved(string $element, ?string $a, ?string $b, array $loose = [null, null]): self
     {
-        return new self($a, $b, 0.0, $element);
+        return new self($a, $b, 0.0, $element, loose: $loose);
     }
 }

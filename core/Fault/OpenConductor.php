@@ -40,12 +40,13 @@ abstract readonly class OpenConductor extends NamedFault
     public static function opened(House $house, string $joint): Change
     {
         [$core, $end] = $house->joint($joint) ?? throw new \LogicException('A conductor opens at a joint.');
-        $near = $core->ends[2 - $end] ?? $core->joint(3 - $end);
+        $loose = $core->joint(3 - $end);
+        $near = $core->ends[2 - $end] ?? $loose;
         $without = [$core->element()];
         $with = [];
         foreach (Shunts::of($house->cables[$core->cable], $core, $end) as [$shunt, $isFirst]) {
             $without[] = $shunt;
-            $with[] = NewBranch::moved($shunt, $isFirst ? $near : null, $isFirst ? null : $near);
+            $with[] = NewBranch::moved($shunt, $isFirst ? $near : null, $isFirst ? null : $near, $isFirst ? [$loose, null] : [null, $loose]);
         }
 
         return new Change($without, $with, $joint);

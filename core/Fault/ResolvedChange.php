@@ -104,7 +104,7 @@ final readonly class ResolvedChange
             $j = $j->plus($y->times(new Complex($new->volts)));
         }
 
-        return [null === $new->a ? $from : $network->node($new->a), null === $new->b ? $to : $network->node($new->b), $y, $j];
+        return [null === $new->a ? $from : self::end($network, $new->loose[0], $new->a), null === $new->b ? $to : self::end($network, $new->loose[1], $new->b), $y, $j];
     }
 
     private static function end(Network $network, ?string $loose, string $landed): int
