@@ -37,8 +37,11 @@ final class NextTest
                 );
             } else {
                 $cells = [];
-                foreach ($table->rows($standing->hypothesis) as $severity => $row) {
-                    $weight = $standing->severities[$severity] ?? 1.0 / \count($table->rows($standing->hypothesis));
+                $own = $table->rows($standing->hypothesis);
+                // Before the first reading every severity is as likely as the next.
+                $weighed = \count($standing->severities) === \count($own);
+                foreach ($own as $severity => $row) {
+                    $weight = $weighed ? $standing->severities[$severity] : 1.0 / \count($own);
                     if ($weight < 1e-4) {
                         continue;
                     }

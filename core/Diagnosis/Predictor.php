@@ -17,7 +17,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '7';
+    public const VERSION = '8';
 
     /** What each tester's reading depends on beside the lengths of the circuits it is on. */
     private const FACTORS = [

@@ -6,11 +6,11 @@ namespace App\Call;
 
 use App\Api\Problem;
 use Symfony\Contracts\Cache\CacheInterface;
-use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
-use YellowProbe\Diagnosis\NextTest;
+use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
@@ -23,18 +23,11 @@ use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestCatalogue;
-use YellowProbe\Procedure\TestPlan;
 
 /** The ranking and the next test for a call, with prediction tables kept between requests: they do not depend on what was read. */
 final readonly class Diagnosis
 {
-    /** Causes below this no longer decide which test is best. */
-    private const MATTERS = 1e-3;
-    private const MOST_CAUSES = 50;
-    private const MOST_TESTS = 40;
-
     public function __construct(private CacheInterface $predictions, private TradeData $trade)
     {
     }
@@ -69,61 +62,21 @@ final readonly class Diagnosis
      * The tests worth most per minute; with the board's cover off already, a test there costs only itself.
      * Priced from the state the house is in now.
      *
-     * @return list<array{plan: TestPlan, bits: float, minutes: float}> best first
+     * @return list<Candidate> best first
      */
-    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, int $most = 4): array
+    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false): array
     {
         $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
-        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen, $most]);
+        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen]);
         /** @var list<array{string, float, float}> $chosen */
-        $chosen = $this->predictions->get($key, fn (): array => array_map(
-            static fn (array $candidate): array => [$candidate['plan']->id, $candidate['bits'], $candidate['minutes']],
-            $this->weighed($house, $ranking, $now, $boardOpen, $most),
+        $chosen = $this->predictions->get($key, static fn (): array => array_map(
+            static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes],
+            Planner::sketching($house)->next($ranking, $now, $boardOpen),
         ));
         $plans = TestCatalogue::plans($house);
 
-        return array_map(static fn (array $choice): array => ['plan' => $plans[$choice[0]], 'bits' => $choice[1], 'minutes' => $choice[2]], $chosen);
-    }
-
-    /** @return list<array{plan: TestPlan, bits: float, minutes: float}> */
-    private function weighed(House $house, Ranking $ranking, State $now, bool $boardOpen, int $most): array
-    {
-        $standings = self::mattering($ranking);
-        $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings);
-        $circuits = [];
-        foreach ($standings as $standing) {
-            foreach ($standing->hypothesis->site->places ?? [] as $place) {
-                foreach ($house->parts as $part) {
-                    if ($part->place === $place) {
-                        $circuits[(string) $house->circuitOfPart($part->id)] = true;
-                    }
-                }
-            }
-        }
-        $candidates = [];
-        // The same test in the same state again would only repeat itself.
-        $done = array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence);
-        foreach (TestCatalogue::plans($house) as $plan) {
-            $own = $plan->measurement->circuits($house);
-            if (\in_array($plan->measurement->hash(), $done, true)) {
-                continue;
-            }
-            if ([] === $own || [] !== array_intersect($own, array_map(strval(...), array_keys($circuits)))) {
-                $candidates[] = ['plan' => $plan, 'bits' => 0.0, 'minutes' => Price::minutes($house, $now, $plan, $boardOpen)];
-            }
-        }
-        usort($candidates, static fn (array $a, array $b): int => [$a['minutes'], $a['plan']->id] <=> [$b['minutes'], $b['plan']->id]);
-        $scored = [];
-        foreach (self::spread($candidates) as $candidate) {
-            $plan = $candidate['plan'];
-            $table = Predictor::sketch($house, $plan->measurement, [Hypothesis::sound(1.0), ...$hypotheses]);
-            $candidate['bits'] = NextTest::bits($standings, $table, new Display($plan->measurement->instrument));
-            $scored[] = $candidate;
-        }
-        usort($scored, static fn (array $a, array $b): int => [$b['bits'] / $b['minutes'], $a['plan']->id] <=> [$a['bits'] / $a['minutes'], $b['plan']->id]);
-
-        return \array_slice(array_values(array_filter($scored, static fn (array $candidate): bool => $candidate['bits'] > 0.01)), 0, $most);
+        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2]), $chosen);
     }
 
     /** Where a tester is, in words: "Loop L–E at Hall socket". */
@@ -184,38 +137,5 @@ final readonly class Diagnosis
         ksort($priors);
 
         return $priors;
-    }
-
-    /** @return list<Standing> */
-    private static function mattering(Ranking $ranking): array
-    {
-        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= self::MATTERS)), 0, self::MOST_CAUSES);
-    }
-
-    /**
-     * The cheapest of each kind of test in turn, so that a cheap kind does not crowd out the rest.
-     *
-     * @param list<array{plan: TestPlan, bits: float, minutes: float}> $candidates cheapest first
-     *
-     * @return list<array{plan: TestPlan, bits: float, minutes: float}>
-     */
-    private static function spread(array $candidates): array
-    {
-        $kinds = [];
-        foreach ($candidates as $candidate) {
-            $kinds[$candidate['plan']->procedure->slug()][] = $candidate;
-        }
-        $chosen = [];
-        for ($rank = 0; \count($chosen) < self::MOST_TESTS && [] !== $kinds; ++$rank) {
-            foreach ($kinds as $slug => $list) {
-                if (isset($list[$rank])) {
-                    $chosen[] = $list[$rank];
-                } else {
-                    unset($kinds[$slug]);
-                }
-            }
-        }
-
-        return \array_slice($chosen, 0, self::MOST_TESTS);
     }
 }

@@ -11,6 +11,7 @@ use App\Api\View\PredictionView;
 use App\Api\View\RankingView;
 use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
+use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Predictor;
@@ -25,7 +26,6 @@ use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\PathStep;
 use YellowProbe\Instrument\ReadingFormat;
-use YellowProbe\Procedure\TestPlan;
 
 /** Rankings, next tests and predictions as the page sees them. */
 final readonly class DiagnosisViews
@@ -60,10 +60,9 @@ final readonly class DiagnosisViews
         return new RankingView(\count($ranking->evidence), $suspects);
     }
 
-    /** @param array{plan: TestPlan, bits: float, minutes: float} $candidate */
-    public function nextTest(House $house, Ranking $ranking, State $now, array $candidate): NextTestView
+    public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate): NextTestView
     {
-        $plan = $candidate['plan'];
+        $plan = $candidate->plan;
         $changes = $now->changesTo($plan->measurement->state);
 
         return new NextTestView(
@@ -73,8 +72,8 @@ final readonly class DiagnosisViews
             $plan->measurement->instrument->slug(),
             $plan->measurement->connection->terminals,
             $plan->measurement->connection->around,
-            round($candidate['bits'], 3),
-            round($candidate['minutes'], 1),
+            round($candidate->bits, 3),
+            round($candidate->minutes, 1),
             $plan->procedure->hazard(),
             $plan->procedure->cannotShow(),
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),

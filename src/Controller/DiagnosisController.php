@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
+use App\Api\View\AdviceView;
 use App\Api\View\MapView;
 use App\Api\View\NextTestView;
 use App\Api\View\PredictionView;
@@ -24,6 +25,8 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -34,6 +37,8 @@ use YellowProbe\Procedure\Obstacle;
 /** What is computed from a call's house and readings; nothing here stores anything. */
 final readonly class DiagnosisController
 {
+    private const MOST_TESTS = 4;
+
     public function __construct(private CallStore $calls, private Diagnosis $diagnosis, private DiagnosisViews $views)
     {
     }
@@ -48,14 +53,22 @@ final readonly class DiagnosisController
     }
 
     #[Route('/api/calls/{id}/next-tests', methods: ['GET'])]
-    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Tests worth most per minute', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: NextTestView::class))), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function nextTests(string $id, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
         $ranking = $this->diagnosis->rank($journal);
         $now = $journal->state();
 
-        return Answer::of(array_map(fn (array $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen())));
+        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen());
+        $stop = Stop::advised($ranking, $candidates);
+
+        return Answer::of(new AdviceView(
+            $stop->advice->value,
+            $stop->advice->words(),
+            round($stop->lossMinutes, 1),
+            array_map(fn (Candidate $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), \array_slice($candidates, 0, self::MOST_TESTS)),
+        ));
     }
 
     #[Route('/api/calls/{id}/predictions', methods: ['POST'])]

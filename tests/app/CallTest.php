@@ -120,7 +120,7 @@ final class CallTest extends ApiTestCase
         self::assertSame('Borrowed neutral', self::at($ranking, 'suspects', 0, 'title'));
         self::assertStringContainsString('Stair light', self::textAt(self::at($ranking, 'suspects', 0, 'where', 0)));
         self::assertGreaterThan(self::at($before, 'suspects', 0, 'probability'), self::at($ranking, 'suspects', 0, 'probability'));
-        self::assertNotEmpty($this->call('GET', "/api/calls/$call/next-tests"));
+        self::assertNotEmpty($this->call('GET', "/api/calls/$call/next-tests")['tests']);
 
         // Withdrawn, the ranking is as it was; the reading stays on the record with its reason.
         $withdrawn = $this->observe($call, 'withdrawn', ['observation' => self::at((array) $reading, 'id'), 'reason' => 'Jaw not closed.']);

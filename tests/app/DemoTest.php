@@ -66,10 +66,10 @@ final class DemoTest extends ApiTestCase
         /** @var array<string, mixed> $api */
         $api = Yaml::parse((string) file_get_contents(__DIR__.'/../../docs/openapi.json'));
         $call = $this->demoCall('4 Wicket');
-        foreach (['CallDetail' => "/api/calls/$call", 'MapView' => "/api/calls/$call/map", 'RankingView' => "/api/calls/$call/ranking", 'Me' => '/api/me', 'PicksView' => '/api/picks'] as $schema => $path) {
+        foreach (['CallDetail' => "/api/calls/$call", 'MapView' => "/api/calls/$call/map", 'RankingView' => "/api/calls/$call/ranking", 'AdviceView' => "/api/calls/$call/next-tests", 'Me' => '/api/me', 'PicksView' => '/api/picks'] as $schema => $path) {
             $this->assertFits($api, '#/components/schemas/'.$schema, $this->call('GET', $path), $path);
         }
-        foreach (['CallSummary' => '/api/calls', 'HouseSummary' => '/api/houses', 'InstrumentView' => '/api/instruments', 'NextTestView' => "/api/calls/$call/next-tests"] as $schema => $path) {
+        foreach (['CallSummary' => '/api/calls', 'HouseSummary' => '/api/houses', 'InstrumentView' => '/api/instruments'] as $schema => $path) {
             $list = $this->call('GET', $path);
             self::assertNotEmpty($list, $path);
             foreach ($list as $at => $item) {

@@ -240,6 +240,18 @@ export interface components {
             detail: string;
             pointer?: string;
         };
+        /** @description Whether to test on or to stop, and the tests worth most per minute. */
+        AdviceView: {
+            /** @enum {string} */
+            advice: "test" | "repair" | "swap" | "leave" | "distributor" | "look-again";
+            words: string;
+            /**
+             * Format: float
+             * @description Expected loss of repairing the leading suspect now.
+             */
+            lossMinutes: number;
+            tests: components["schemas"]["NextTestView"][];
+        };
         /** @description A call with everything that happened on it. */
         CallDetail: {
             call: components["schemas"]["CallSummary"];
@@ -806,13 +818,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Tests worth most per minute */
+            /** @description Whether to test on, and the tests worth most per minute */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NextTestView"][];
+                    "application/json": components["schemas"]["AdviceView"];
                 };
             };
             409: components["responses"]["Problem"];

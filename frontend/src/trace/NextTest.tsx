@@ -5,10 +5,11 @@ import { Button, percent } from '../ui/parts';
 type Test = Schemas['NextTestView'];
 
 /** The test worth most per minute from the state the house is in, with its price, danger and what each outcome would mean. */
-export function NextTest({ tests, callId, mainOn, busy, onSetUp }: { tests: Test[]; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test) => void }) {
-    const [best, ...others] = tests;
+export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test) => void }) {
+    const [best, ...others] = next.tests;
+    const advice = next.advice === 'test' ? null : <p className="border-l-8 border-ink pl-3 font-bold">{next.words}</p>;
     if (!best) {
-        return <p className="border-l-4 border-line pl-3 text-soft">No further test of the catalogue would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
+        return advice ?? <p className="border-l-4 border-line pl-3 text-soft">No further test of the catalogue would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
     }
     const needsDead = (test: Test) => mainOn && test.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off');
     const setUp = (test: Test, look: 'next' | 'plain') =>
@@ -22,40 +23,43 @@ export function NextTest({ tests, callId, mainOn, busy, onSetUp }: { tests: Test
             </Button>
         );
     return (
-        <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
-            <p className="text-sm text-soft">Next, about {Math.round(best.minutes)} min, worth {best.bits.toFixed(2)} bit</p>
-            <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
-            {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
-            {best.steps.length > 0 && (
-                <ul className="mt-2 list-disc pl-5 text-sm">
-                    {best.steps.slice(0, 8).map((step) => (
-                        <li key={step}>{step}</li>
-                    ))}
-                    {best.steps.length > 8 && <li>and {best.steps.length - 8} more</li>}
-                </ul>
-            )}
-            <Outcomes outcomes={best.outcomes} />
-            <p className="my-2 text-sm text-soft">Cannot show: {best.cannotShow}</p>
-            {setUp(best, 'next')}
-            {others.length > 0 && (
-                <details className="mt-3">
-                    <summary className="min-h-11 cursor-pointer py-2">Or another</summary>
-                    <ul className="divide-y divide-line">
-                        {others.map((test) => (
-                            <li key={test.id} className="py-2">
-                                <p className="font-bold">{test.words}</p>
-                                <p className="text-sm text-soft">
-                                    About {Math.round(test.minutes)} min, {test.bits.toFixed(2)} bit
-                                </p>
-                                {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
-                                {test.steps.length > 0 && <p className="mb-1 text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
-                                {setUp(test, 'plain')}
-                            </li>
+        <>
+            {advice}
+            <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
+                <p className="text-sm text-soft">Next, about {Math.round(best.minutes)} min, worth {best.bits.toFixed(2)} bit</p>
+                <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
+                {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
+                {best.steps.length > 0 && (
+                    <ul className="mt-2 list-disc pl-5 text-sm">
+                        {best.steps.slice(0, 8).map((step) => (
+                            <li key={step}>{step}</li>
                         ))}
+                        {best.steps.length > 8 && <li>and {best.steps.length - 8} more</li>}
                     </ul>
-                </details>
-            )}
-        </section>
+                )}
+                <Outcomes outcomes={best.outcomes} />
+                <p className="my-2 text-sm text-soft">Cannot show: {best.cannotShow}</p>
+                {setUp(best, 'next')}
+                {others.length > 0 && (
+                    <details className="mt-3">
+                        <summary className="min-h-11 cursor-pointer py-2">Or another</summary>
+                        <ul className="divide-y divide-line">
+                            {others.map((test) => (
+                                <li key={test.id} className="py-2">
+                                    <p className="font-bold">{test.words}</p>
+                                    <p className="text-sm text-soft">
+                                        About {Math.round(test.minutes)} min, {test.bits.toFixed(2)} bit
+                                    </p>
+                                    {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
+                                    {test.steps.length > 0 && <p className="mb-1 text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
+                                    {setUp(test, 'plain')}
+                                </li>
+                            ))}
+                        </ul>
+                    </details>
+                )}
+            </section>
+        </>
     );
 }
 

@@ -128,7 +128,7 @@ export function Trace({ detail }: { detail: Detail }) {
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
-                    {next.data ? <NextTest tests={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
+                    {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />

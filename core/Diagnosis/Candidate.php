@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Procedure\TestPlan;
+
+/** A test that could be done next: what it would tell, and its whole price from the state the house is in now. */
+final readonly class Candidate
+{
+    /**
+     * @param float $bits    expected information about the cause
+     * @param float $minutes of the test, the change of state and the covers before it
+     */
+    public function __construct(public TestPlan $plan, public float $bits, public float $minutes)
+    {
+    }
+
+    public function bitsPerMinute(): float
+    {
+        return $this->bits / $this->minutes;
+    }
+}

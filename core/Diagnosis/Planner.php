@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Procedure\Price;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestPlan;
+
+/** The tests worth most per minute, from what is known and the state that the house is in now. */
+final class Planner
+{
+    /** Causes below this no longer decide which test is best. */
+    private const MATTERS = 1e-3;
+    private const MOST_CAUSES = 50;
+    private const LEAST_BITS = 0.01;
+
+    /** @var array<string, TestPlan> */
+    private readonly array $plans;
+
+    /**
+     * @param \Closure(TestPlan, non-empty-list<Hypothesis>): PredictionTable $tables    what a test would show, sketched or kept
+     * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
+     */
+    public function __construct(private readonly House $house, private readonly \Closure $tables, private readonly int $mostTests = 40)
+    {
+        $this->plans = TestCatalogue::plans($house);
+    }
+
+    /** With every table worked out when it is asked for. */
+    public static function sketching(House $house): self
+    {
+        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses));
+    }
+
+    /** @return list<Candidate> best first */
+    public function next(Ranking $ranking, State $now, bool $boardOpen = false): array
+    {
+        $standings = self::mattering($ranking);
+        $hypotheses = [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)];
+        $scored = [];
+        foreach ($this->possible($ranking, $standings, $now, $boardOpen) as [$plan, $minutes]) {
+            $bits = NextTest::bits($standings, ($this->tables)($plan, $hypotheses), new Display($plan->measurement->instrument));
+            if ($bits > self::LEAST_BITS) {
+                $scored[] = new Candidate($plan, $bits, $minutes);
+            }
+        }
+        usort($scored, static fn (Candidate $a, Candidate $b): int => [$b->bitsPerMinute(), $a->plan->id] <=> [$a->bitsPerMinute(), $b->plan->id]);
+
+        return $scored;
+    }
+
+    /**
+     * Tests not done yet in that state, of the circuits that a cause worth asking about is on.
+     *
+     * @param list<Standing> $standings
+     *
+     * @return list<array{TestPlan, float}> with their minutes
+     */
+    private function possible(Ranking $ranking, array $standings, State $now, bool $boardOpen): array
+    {
+        $circuits = $this->circuits($standings);
+        $done = array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence);
+        $possible = [];
+        foreach ($this->plans as $plan) {
+            $own = $plan->measurement->circuits($this->house);
+            if (!\in_array($plan->measurement->hash(), $done, true) && ([] === $own || [] !== array_intersect($own, $circuits))) {
+                $possible[] = [$plan, Price::minutes($this->house, $now, $plan, $boardOpen)];
+            }
+        }
+        usort($possible, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
+
+        return self::spread($possible, $this->mostTests);
+    }
+
+    /**
+     * @param list<Standing> $standings
+     *
+     * @return list<string>
+     */
+    private function circuits(array $standings): array
+    {
+        $places = [];
+        foreach ($standings as $standing) {
+            $places += array_fill_keys($standing->hypothesis->site->places ?? [], true);
+        }
+        $circuits = [];
+        foreach ($this->house->parts as $part) {
+            if (isset($places[$part->place])) {
+                $circuits[(string) $this->house->circuitOfPart($part->id)] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($circuits));
+    }
+
+    /** @return list<Standing> */
+    private static function mattering(Ranking $ranking): array
+    {
+        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= self::MATTERS)), 0, self::MOST_CAUSES);
+    }
+
+    /**
+     * The cheapest of each kind of test in turn, so that a cheap kind does not crowd out the rest.
+     *
+     * @param list<array{TestPlan, float}> $candidates cheapest first
+     *
+     * @return list<array{TestPlan, float}>
+     */
+    private static function spread(array $candidates, int $most): array
+    {
+        $kinds = [];
+        foreach ($candidates as $candidate) {
+            $kinds[$candidate[0]->procedure->slug()][] = $candidate;
+        }
+        $chosen = [];
+        for ($rank = 0; \count($chosen) < $most && [] !== $kinds; ++$rank) {
+            foreach ($kinds as $slug => $list) {
+                if (isset($list[$rank])) {
+                    $chosen[] = $list[$rank];
+                } else {
+                    unset($kinds[$slug]);
+                }
+            }
+        }
+
+        return \array_slice($chosen, 0, $most);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+/** When to stop testing: the expected loss of acting now against the cheapest test that would tell something. */
+final readonly class Stop
+{
+    /** What a repair of the wrong cause costs: the repair, its proof that fails, and finding back. */
+    public const WRONG_REPAIR_MINUTES = 60.0;
+    private const TELLS_BITS = 0.05;
+    private const LEADS = 0.3;
+    private const NOTHING_WRONG = 0.8;
+    private const UNKNOWN = 0.5;
+    private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
+    private const UPSTREAM_FROM = 0.5;
+
+    /**
+     * @param float      $lossMinutes expected loss of repairing the leading suspect now
+     * @param float|null $testMinutes price of the cheapest test that would tell something; null when none would
+     */
+    private function __construct(public StopAdvice $advice, public float $lossMinutes, public ?float $testMinutes)
+    {
+    }
+
+    /** @param list<Candidate> $candidates all that were weighed, best first */
+    public static function advised(Ranking $ranking, array $candidates): self
+    {
+        $lead = $ranking->suspects()[0];
+        $loss = (1.0 - $lead->probability) * self::WRONG_REPAIR_MINUTES;
+        $telling = array_map(static fn (Candidate $candidate): float => $candidate->minutes, array_filter($candidates, static fn (Candidate $candidate): bool => $candidate->bits >= self::TELLS_BITS));
+        $test = [] === $telling ? null : min($telling);
+        $pays = null !== $test && $test < $loss;
+        $kind = $lead->lead()->hypothesis->kind?->slug();
+
+        return new self(match (true) {
+            \in_array($kind, self::UPSTREAM, true) && $lead->probability >= self::UPSTREAM_FROM => StopAdvice::Distributor,
+            Hypothesis::SOUND === $lead->lead()->hypothesis->id => $pays || $lead->probability < self::NOTHING_WRONG ? ($pays ? StopAdvice::Test : StopAdvice::LookAgain) : StopAdvice::Leave,
+            Hypothesis::ELSE === $lead->lead()->hypothesis->id => $pays && $lead->probability < self::UNKNOWN ? StopAdvice::Test : StopAdvice::LookAgain,
+            $pays => StopAdvice::Test,
+            null !== $test => StopAdvice::Repair,
+            $lead->probability >= 1.0 - self::LEADS => StopAdvice::Repair,
+            $lead->probability >= self::LEADS => StopAdvice::Swap,
+            default => StopAdvice::LookAgain,
+        }, $loss, $test);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+/** Whether to test on, and if not, what to do instead. */
+enum StopAdvice: string
+{
+    /** Another test costs less than what a wrong repair would. */
+    case Test = 'test';
+    /** The expected loss of repairing the leading cause now is below the cheapest further test. */
+    case Repair = 'repair';
+    /** No test tells the leading causes apart: a swap or repair is cheaper than finding out. */
+    case Swap = 'swap';
+    /** Nothing is wrong now, and no test would say otherwise: restore, leave a monitor, come back. */
+    case Leave = 'leave';
+    /** What leads is upstream of the house: nobody here may mend it. */
+    case Distributor = 'distributor';
+    /** No cause of the list fits well: look again, ask again, doubt the survey. */
+    case LookAgain = 'look-again';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Test => 'Test on: another test costs less than a wrong repair.',
+            self::Repair => 'Enough is known to repair: no further test pays for itself.',
+            self::Swap => 'Only a repair will tell: no test parts the causes that are left.',
+            self::Leave => 'Nothing is wrong now. Restore, leave a logger, agree when to come back.',
+            self::Distributor => 'This is the distributor’s. Touch no metalwork, part no earth, call them.',
+            self::LookAgain => 'No listed cause fits well. Look and ask again, and doubt the survey and the oddest reading.',
+        };
+    }
+}

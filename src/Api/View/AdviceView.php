@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** Whether to test on or to stop, and the tests worth most per minute. */
+#[OA\Schema(required: ['advice', 'words', 'lossMinutes', 'tests'])]
+final readonly class AdviceView
+{
+    /** @param list<NextTestView> $tests */
+    public function __construct(
+        #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'distributor', 'look-again'])]
+        public string $advice,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property(description: 'Expected loss of repairing the leading suspect now.')]
+        public float $lossMinutes,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: NextTestView::class))]
+        public array $tests,
+    ) {
+    }
+}

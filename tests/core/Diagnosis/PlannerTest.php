@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\NextTest;
+use YellowProbe\Diagnosis\Outcomes;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Specimen;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+final class PlannerTest extends TestCase
+{
+    private static House $house;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$house = Houses::ringAndLights();
+    }
+
+    public function testTheBestTestIsTheOneThatTellsMostAMinuteAndNoneIsOfferedTwice(): void
+    {
+        $ranking = self::ranked(null, [], ['residual-trip']);
+        $candidates = Planner::sketching(self::$house)->next($ranking, State::resting(self::$house));
+        self::assertNotEmpty($candidates);
+        $rates = array_map(static fn (Candidate $candidate): float => $candidate->bitsPerMinute(), $candidates);
+        $sorted = $rates;
+        rsort($sorted);
+        self::assertSame($sorted, $rates);
+        $best = $candidates[0]->plan->id;
+        $again = Planner::sketching(self::$house)->next(self::ranked(null, [$best], ['residual-trip']), State::resting(self::$house));
+        self::assertNotContains($best, array_map(static fn (Candidate $candidate): string => $candidate->plan->id, $again));
+    }
+
+    public function testWhatIsOpenAndSwitchedAlreadyIsNotPaidAgain(): void
+    {
+        $ranking = self::ranked(null, [], ['residual-trip']);
+        $planner = Planner::sketching(self::$house);
+        $plans = TestCatalogue::plans(self::$house);
+        $dead = $plans['insulation:low:N–E']->measurement->state;
+        $minutes = static function (array $candidates): array {
+            $found = [];
+            foreach ($candidates as $candidate) {
+                \assert($candidate instanceof Candidate);
+                $found[$candidate->plan->id] = $candidate->minutes;
+            }
+
+            return $found;
+        };
+        $closed = $minutes($planner->next($ranking, State::resting(self::$house)));
+        $open = $minutes($planner->next($ranking, $dead, true));
+        foreach (['insulation:low:N–E', 'insulation:low:L–E'] as $id) {
+            self::assertTrue(!isset($closed[$id], $open[$id]) || $open[$id] < $closed[$id] - 10.0, $id);
+        }
+        self::assertNotSame([], array_filter(array_keys($open), static fn (string $id): bool => str_starts_with($id, 'insulation')), 'with the house dead and open, insulation is worth asking for');
+    }
+
+    public function testInformationIsInvariantToACauseSplitInTwo(): void
+    {
+        $space = self::space(['residual-trip']);
+        $standings = \array_slice(Ranker::rank($space, [])->standings, 0, 30);
+        $measurement = TestCatalogue::plans(self::$house)['residual-pair:stair:low']->measurement;
+        $table = Predictor::table(self::$house, $measurement, $space);
+        $display = new Display($measurement->instrument);
+        $whole = NextTest::bits($standings, $table, $display);
+        $halves = [];
+        foreach ($standings as $standing) {
+            foreach ([0.3, 0.7] as $share) {
+                $half = new Standing($standing->hypothesis, $standing->log, $standing->each, $standing->severities, $standing->spread);
+                $half->probability = $share * $standing->probability;
+                $halves[] = $half;
+            }
+        }
+        self::assertEqualsWithDelta($whole, NextTest::bits($halves, $table, $display), 1e-9);
+        self::assertGreaterThan(0.01, $whole);
+    }
+
+    public function testInformationAgreesWithACountOfDrawnOutcomes(): void
+    {
+        // I = H(Y) − H(Y | cause), both counted from outcomes drawn by the same cells.
+        $space = self::space(['residual-trip']);
+        $standings = array_values(array_filter(\array_slice(Ranker::rank($space, [])->standings, 0, 40), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id));
+        $measurement = TestCatalogue::plans(self::$house)['residual-clamp:rcd-a']->measurement;
+        $table = Predictor::table(self::$house, $measurement, $space);
+        $rows = array_merge(...array_map(static fn (Standing $standing): array => $table->rows($standing->hypothesis), $standings));
+        $outcomes = new Outcomes(new Display($measurement->instrument), $rows, $standings[0]->spread);
+        $random = new Randomizer(new Xoshiro256StarStar(77));
+        $draw = static function (array $weights) use ($random): int {
+            $at = $random->getInt(0, 1 << 40) / (1 << 40) * array_sum($weights);
+            foreach ($weights as $key => $weight) {
+                \assert(\is_float($weight));
+                if (($at -= $weight) <= 0.0) {
+                    return (int) $key;
+                }
+            }
+
+            return (int) array_key_last($weights);
+        };
+        $total = array_sum(array_map(static fn (Standing $standing): float => $standing->probability, $standings));
+        $joint = [];
+        $draws = 40000;
+        for ($i = 0; $i < $draws; ++$i) {
+            $cause = $draw(array_map(static fn (Standing $standing): float => $standing->probability / $total, $standings));
+            $own = $table->rows($standings[$cause]->hypothesis);
+            $cell = $draw($outcomes->of($own[$random->getInt(0, \count($own) - 1)]));
+            $joint[$cause][$cell] = ($joint[$cause][$cell] ?? 0) + 1;
+        }
+        $entropy = static fn (array $counts): float => array_sum(array_map(static fn (int|float $count): float => -$count / array_sum($counts) * log($count / array_sum($counts), 2), $counts));
+        $cells = [];
+        $conditional = 0.0;
+        foreach ($joint as $counts) {
+            $conditional += array_sum($counts) / $draws * $entropy($counts);
+            foreach ($counts as $cell => $count) {
+                $cells[$cell] = ($cells[$cell] ?? 0) + $count;
+            }
+        }
+        // Counting few draws a cause makes it look a little more certain than it is.
+        self::assertEqualsWithDelta($entropy($cells) - $conditional, NextTest::bits($standings, $table, new Display($measurement->instrument)), 0.03);
+    }
+
+    /** @return iterable<string, array{array{string, string}|null, list<string>, list<string>, list<StopAdvice>}> fault, tests, symptoms, advice */
+    public static function stops(): iterable
+    {
+        yield 'nothing known yet' => [null, [], ['residual-trip'], [StopAdvice::Test]];
+        // Reversed tails would read the same here: half a minute at another socket is cheaper than a wrong repair.
+        yield 'a reversed pair, seen at one socket' => [['line-neutral-reversed', 'c'], ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'polarity-live:c.front:L-E'], ['none'], [StopAdvice::Test]];
+        yield 'and the next socket right' => [['line-neutral-reversed', 'c'], ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'plug-in-check:b.front', 'polarity-live:a.front:L-E'], ['none'], [StopAdvice::Repair]];
+        yield 'a lost PEN' => [['lost-pen', 'service'], ['met-true-earth:loaded', 'met-true-earth:resting', 'earthing-current:earthing:on'], ['tingle'], [StopAdvice::Distributor, StopAdvice::Test]];
+    }
+
+    /**
+     * @param array{string, string}|null $fault
+     * @param list<string>               $tests
+     * @param list<string>               $symptoms
+     * @param list<StopAdvice>           $expected
+     */
+    #[DataProvider('stops')]
+    public function testWhenToStop(?array $fault, array $tests, array $symptoms, array $expected): void
+    {
+        $truth = null === $fault ? null : Fault::at(self::$house, $fault[0], $fault[1])->change(self::$house);
+        $ranking = self::ranked($truth, $tests, $symptoms);
+        $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
+        self::assertContains($stop->advice, $expected);
+        self::assertNotSame('', $stop->advice->words());
+        self::assertEqualsWithDelta((1.0 - $ranking->suspects()[0]->probability) * 60.0, $stop->lossMinutes, 1e-9);
+    }
+
+    public function testWithoutATestThatTellsOnlyARepairWill(): void
+    {
+        $ranking = self::ranked(Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house), ['plug-in-check:c.front'], ['none']);
+        $stop = Stop::advised($ranking, []);
+        self::assertNull($stop->testMinutes);
+        self::assertContains($stop->advice, [StopAdvice::Swap, StopAdvice::Repair]);
+    }
+
+    /**
+     * @param list<string> $symptoms
+     *
+     * @return non-empty-list<Hypothesis>
+     */
+    private static function space(array $symptoms): array
+    {
+        return HypothesisSpace::of(self::$house, Houses::rates(), new Story($symptoms));
+    }
+
+    /**
+     * @param list<string> $tests
+     * @param list<string> $symptoms
+     */
+    private static function ranked(?Change $truth, array $tests, array $symptoms): Ranking
+    {
+        $evidence = [];
+        foreach ($tests as $at => $id) {
+            $measurement = TestCatalogue::plans(self::$house)[$id]->measurement;
+            $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
+            $typed = (new Specimen($measurement->instrument, 100 + $at))->display($shown);
+            $evidence[] = new Evidence("$at", $measurement, ReadingParser::parse($typed, $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space($symptoms)), $id);
+        }
+
+        return Ranker::rank(self::space($symptoms), $evidence);
+    }
+}
