@@ -32,26 +32,33 @@ final class Price
         foreach ($now->changesTo($plan->measurement->state) as $change) {
             $minutes += self::change($house, $change);
         }
-        $board = false;
         $points = [];
         foreach ($plan->measurement->connection->terminals as $terminal) {
-            if (HouseNetwork::GROUND === $terminal) {
-                continue;
-            }
-            if (null !== $house->joint($terminal)) {
-                $board = true;
-                continue;
-            }
-            $part = $house->partOf($terminal);
-            if ('board' === $house->places[$part->place]->kind) {
-                $board = true;
-            } elseif (Access::Front !== $house->terminals[$terminal]->access) {
-                $points[$part->place] = true;
+            if (HouseNetwork::GROUND !== $terminal && null === $house->joint($terminal) && !self::inBoard($house, $terminal) && Access::Front !== $house->terminals[$terminal]->access) {
+                $points[$house->partOf($terminal)->place] = true;
             }
         }
-        $board = $board || [] !== $plan->measurement->connection->around || [] !== $plan->measurement->state->links || [] !== $plan->measurement->state->lifted;
+        $board = self::needsBoard($house, $plan);
 
         return $minutes + ($board && !$boardOpen ? self::BOARD_COVER : 0.0) + self::OPEN_POINT * \count($points);
+    }
+
+    /** Whether the board's cover has to be off: terminals in it, a jaw, a link or a conductor lifted. */
+    public static function needsBoard(House $house, TestPlan $plan): bool
+    {
+        $measurement = $plan->measurement;
+        foreach ($measurement->connection->terminals as $terminal) {
+            if (HouseNetwork::GROUND !== $terminal && (null !== $house->joint($terminal) || self::inBoard($house, $terminal))) {
+                return true;
+            }
+        }
+
+        return [] !== $measurement->connection->around || [] !== $measurement->state->links || [] !== $measurement->state->lifted;
+    }
+
+    private static function inBoard(House $house, string $terminal): bool
+    {
+        return 'board' === $house->places[$house->partOf($terminal)->place]->kind;
     }
 
     private static function change(House $house, StateChange $change): float

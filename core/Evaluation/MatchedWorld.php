@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Evaluation;
+
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Installation\Factors;
+use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\PatternInstrument;
+use YellowProbe\Instrument\Shown;
+
+/**
+ * Truth drawn as the inference assumes: causes by their priors and severities evenly, among those that a reading can show;
+ * shared factors as normals; blunders at their rate. The house is as surveyed.
+ */
+final readonly class MatchedWorld implements World
+{
+    public function truth(House $surveyed, array $hypotheses, Dice $dice): Truth
+    {
+        // "Nothing wrong now" is a truth like the others, at its prior.
+        $hidden = [...self::showing($surveyed, $hypotheses), ...array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::SOUND === $hypothesis->id))];
+        $cause = $hidden[$dice->weighted(array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $hidden))];
+
+        return new Truth($surveyed, $dice->one(self::severities($surveyed, $cause)), $cause->id, self::factors($surveyed, $dice));
+    }
+
+    public function done(Measurement $measurement, House $house, Dice $dice): Measurement
+    {
+        return $measurement;
+    }
+
+    public function gain(Instrument $instrument, float $drawn): float
+    {
+        return exp($instrument->accuracy()->gainSpread() * $drawn);
+    }
+
+    public function blunder(Instrument $instrument, Dice $dice): ?Shown
+    {
+        return $dice->chance(Likelihood::BLUNDER) ? self::anything($instrument, $dice) : null;
+    }
+
+    /**
+     * Causes that change the circuit or how a device acts.
+     *
+     * @param non-empty-list<Hypothesis> $hypotheses
+     *
+     * @return non-empty-list<Hypothesis>
+     */
+    public static function showing(House $house, array $hypotheses): array
+    {
+        $showing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => null !== $hypothesis->kind && false === ($hypothesis->changes($house)[0]?->leavesNetwork() ?? true)));
+
+        return [] === $showing ? throw new \LogicException('This house has no place for a fault.') : $showing;
+    }
+
+    /** @return non-empty-list<\YellowProbe\Fault\Change|null> */
+    public static function severities(House $house, Hypothesis $cause): array
+    {
+        return [] === $cause->changes($house) ? [null] : $cause->changes($house);
+    }
+
+    public static function factors(House $house, Dice $dice): Factors
+    {
+        return new Factors(array_map(static fn (float $spread): float => $spread * $dice->normal(), Factors::spreads($house)));
+    }
+
+    /** Any lamps, or any place on the display. */
+    public static function anything(Instrument $instrument, Dice $dice): Shown
+    {
+        if ($instrument instanceof PatternInstrument) {
+            return Shown::levels(array_fill(0, 3, $dice->chance(0.5) ? 1e4 : 0.0));
+        }
+        $top = $instrument->scale()->top();
+
+        return $dice->chance(0.2) ? Shown::over(2.0 * $top) : Shown::value($top * 10.0 ** (-5.0 * $dice->uniform()));
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Evaluation;
+
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\StopAdvice;
+
+/**
+ * One visit against its truth. "Right" is by groups of causes that no test tells apart; a cause outside the catalogue is
+ * right when something else has 0.3 or more, or no repair is advised.
+ */
+final readonly class Score
+{
+    private const SURE = 0.9;
+    private const ADMITTED = 0.3;
+
+    /**
+     * @param string                          $kind       slug of the fault, "absent" or "outside"
+     * @param list<array{float, bool}>        $calibration every group's probability after every step, and whether the truth is in it
+     */
+    private function __construct(public string $kind, public bool $top, public bool $topThree, public bool $exact, public bool $sureAndWrong, public float $tests, public float $minutes, public float $somethingElse, public StopAdvice $advice, public array $calibration)
+    {
+    }
+
+    public static function of(Outcome $outcome, Groups $groups): self
+    {
+        $last = $outcome->last();
+        $sums = $groups->sum($last);
+        $leading = array_keys($sums);
+        $truth = $outcome->truth->hypothesis;
+        $group = null === $truth ? null : $groups->of[$truth];
+        $else = $last[Hypothesis::ELSE] ?? 0.0;
+        $admitted = $else >= self::ADMITTED || StopAdvice::Repair !== $outcome->advice;
+        arsort($last);
+        $calibration = [];
+        foreach (null === $group ? [] : $outcome->steps as $step) {
+            foreach ($groups->sum($step) as $at => $probability) {
+                $calibration[] = [$probability, $at === $group];
+            }
+        }
+
+        return new self(
+            null === $truth ? 'outside' : (Hypothesis::SOUND === $truth ? 'absent' : explode('|', $truth)[0]),
+            null === $group ? $admitted : $leading[0] === $group,
+            null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true),
+            $truth === array_key_first($last),
+            $sums[$leading[0]] >= self::SURE && $leading[0] !== $group && $groups->of[Hypothesis::ELSE] !== $leading[0],
+            $outcome->tests,
+            $outcome->minutes,
+            $else,
+            $outcome->advice,
+            $calibration,
+        );
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Evaluation;
+
+use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Shown;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Procedure\Price;
+use YellowProbe\Procedure\TestPlan;
+
+/** One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise. */
+final class Visit
+{
+    private const MOST_TESTS = 25;
+
+    /** @var array<string, float> tester => standard normal of this visit */
+    private array $gains = [];
+
+    /**
+     * @param non-empty-list<Hypothesis>                                        $hypotheses
+     * @param \Closure(Ranking, list<Candidate>, Tables): (Candidate|null)|null $choice     which of the candidates is done; the first when left out
+     */
+    public function __construct(private readonly House $house, private readonly array $hypotheses, private readonly Tables $tables, private readonly World $world, private readonly ?\Closure $choice = null)
+    {
+    }
+
+    public function run(Truth $truth, Dice $dice): Outcome
+    {
+        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
+        $state = State::resting($this->house);
+        $open = false;
+        $evidence = $steps = [];
+        $minutes = 0.0;
+        while (true) {
+            $ranking = Ranker::rank($this->hypotheses, $evidence);
+            $steps[] = self::probabilities($ranking);
+            $candidates = $planner->next($ranking, $state, $open);
+            $stop = Stop::advised($ranking, $candidates);
+            $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
+            if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
+                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice);
+            }
+            $minutes += $next->minutes;
+            $open = $open || Price::needsBoard($this->house, $next->plan);
+            $state = $next->plan->measurement->state;
+            $evidence[] = new Evidence(\sprintf('%02d', \count($evidence)), $next->plan->measurement, $this->read($truth, $next->plan, $dice), fn (): PredictionTable => $this->tables->of($next->plan), $next->plan->id);
+        }
+    }
+
+    private function read(Truth $truth, TestPlan $plan, Dice $dice): Reading
+    {
+        $measurement = $this->world->done($plan->measurement, $this->house, $dice);
+        $instrument = $measurement->instrument;
+        $shown = $this->world->blunder($instrument, $dice);
+        if (null === $shown) {
+            try {
+                $shown = $this->noisy((new Bench($truth->house, $measurement->state, $instrument, $measurement->connection, $truth->factors))->read($truth->change), $instrument, $dice);
+            } catch (\YellowProbe\Installation\HouseError) {
+                $shown = Shown::nothing(); // a lead on an end that is not lifted in the state that is really there
+            }
+        }
+
+        return ReadingParser::parse(ReadingFormat::displayed($shown, $instrument), $instrument);
+    }
+
+    private function noisy(Shown $shown, Instrument $instrument, Dice $dice): Shown
+    {
+        if (ShownKind::Value !== $shown->kind) {
+            return $shown;
+        }
+        $gain = $this->world->gain($instrument, $this->gains[$instrument->slug()] ??= $dice->normal());
+        $value = max(0.0, $shown->value * $gain + $instrument->accuracy()->repeatability($instrument->scale(), $shown) * $dice->normal());
+
+        return $value > $instrument->scale()->top() ? Shown::over($value) : Shown::value($value);
+    }
+
+    /** @return array<string, float> */
+    private static function probabilities(Ranking $ranking): array
+    {
+        $probabilities = [];
+        foreach ($ranking->standings as $standing) {
+            $probabilities[$standing->hypothesis->id] = $standing->probability;
+        }
+
+        return $probabilities;
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Call\TradeData;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Helper\Table;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Evaluation\Dice;
+use YellowProbe\Evaluation\Groups;
+use YellowProbe\Evaluation\Halving;
+use YellowProbe\Evaluation\MatchedWorld;
+use YellowProbe\Evaluation\MismatchedWorld;
+use YellowProbe\Evaluation\Score;
+use YellowProbe\Evaluation\Summary;
+use YellowProbe\Evaluation\Tables;
+use YellowProbe\Evaluation\Visit;
+use YellowProbe\Evaluation\World;
+use YellowProbe\Installation\House;
+
+/** Hidden faults by the dozen through the planner to its stop, in houses of all three rule sets. */
+#[AsCommand('evaluate', 'How good the diagnosis is: hidden faults through the planner, as JSON or a table')]
+final class EvaluateCommand extends Command
+{
+    private const HOUSES = ['demo/bench/house-150.json', 'demo/houses/panel-with-multiwire.json', 'demo/houses/rod-and-outbuilding.json', 'demo/houses/earth-leakage-unit.json'];
+    private const SYMPTOMS = ['residual-trip', 'overcurrent-trip', 'part-dead', 'tingle', 'flicker', 'none'];
+
+    public function __construct(private readonly HouseFile $files, private readonly TradeData $trade, #[Autowire('%kernel.project_dir%')] private readonly string $projectDir)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addOption('visits', null, InputOption::VALUE_REQUIRED, 'Visits to each house', '25')
+            ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Another seed, other faults', '1')
+            ->addOption('world', null, InputOption::VALUE_REQUIRED, 'matched, or mismatched', 'matched')
+            ->addOption('choice', null, InputOption::VALUE_REQUIRED, 'planner, or halving to compare with', 'planner')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'As JSON');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $number = static fn (string $option): int => is_numeric($input->getOption($option)) ? (int) $input->getOption($option) : throw new \InvalidArgumentException("--$option wants a number.");
+        $world = match ($input->getOption('world')) {
+            'matched' => new MatchedWorld(),
+            'mismatched' => new MismatchedWorld($this->files->object("$this->projectDir/config/evaluation/mismatched.json")),
+            default => throw new \InvalidArgumentException('--world is matched or mismatched.'),
+        };
+        $choice = match ($input->getOption('choice')) {
+            'planner' => null,
+            'halving' => Halving::choose(...),
+            default => throw new \InvalidArgumentException('--choice is planner or halving.'),
+        };
+        $scores = $sizes = [];
+        foreach (self::HOUSES as $file) {
+            $house = $this->files->house("$this->projectDir/$file");
+            [$own, $groups] = $this->visits($house, $world, $choice, $number('visits'), $number('seed'));
+            array_push($scores, ...$own);
+            $sizes[$house->name] = $groups;
+        }
+        if ([] === $scores) {
+            throw new \InvalidArgumentException('--visits has to be at least 1.');
+        }
+        $present = array_values(array_filter($scores, static fn (Score $score): bool => 'absent' !== $score->kind));
+        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => [] === $present ? [] : self::measures($present), 'kinds' => self::kinds($scores)];
+        true === $input->getOption('json') ? $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE)) : self::print($output, $result);
+
+        return self::SUCCESS;
+    }
+
+    /** @return array{list<Score>, array{groups: int, largest: int, rules: string}} */
+    private function visits(House $house, World $world, ?\Closure $choice, int $visits, int $seed): array
+    {
+        $rates = $this->trade->rates();
+        $tables = new Tables($house, HypothesisSpace::of($house, $rates));
+        $groups = Groups::of($house, HypothesisSpace::of($house, $rates), $tables);
+        $scores = [];
+        for ($at = 0; $at < $visits; ++$at) {
+            // Each visit has dice of its own, so that one more visit changes no other.
+            $dice = new Dice(crc32("$house->name|$seed|$at"));
+            $hypotheses = HypothesisSpace::of($house, $rates, new Story([$dice->one(self::SYMPTOMS)]));
+            $scores[] = Score::of((new Visit($house, $hypotheses, $tables, $world, $choice))->run($world->truth($house, $hypotheses, $dice), $dice), $groups);
+        }
+
+        return [$scores, ['groups' => \count($groups->sizes()), 'largest' => $groups->sizes()[0], 'rules' => $house->ruleSet]];
+    }
+
+    /**
+     * @param non-empty-list<Score> $scores
+     *
+     * @return array<string, array{mean: float, low: float, high: float}>
+     */
+    private static function measures(array $scores): array
+    {
+        $error = Summary::calibrationError($scores);
+
+        return array_map(static fn (callable $value): array => Summary::mean($scores, $value), [
+            'right on top' => static fn (Score $score): float => (float) $score->top,
+            'right in the top three' => static fn (Score $score): float => (float) $score->topThree,
+            'exact place on top' => static fn (Score $score): float => (float) $score->exact,
+            'sure and wrong' => static fn (Score $score): float => (float) $score->sureAndWrong,
+            'tests' => static fn (Score $score): float => $score->tests,
+            'minutes' => static fn (Score $score): float => $score->minutes,
+            'share of something else' => static fn (Score $score): float => $score->somethingElse,
+            'advice to repair' => static fn (Score $score): float => (float) (StopAdvice::Repair === $score->advice),
+        ]) + ['calibration error' => ['mean' => $error, 'low' => $error, 'high' => $error]];
+    }
+
+    /**
+     * @param list<Score> $scores
+     *
+     * @return array<string, array{visits: int, top: float, minutes: float, repair: float}>
+     */
+    private static function kinds(array $scores): array
+    {
+        $kinds = [];
+        foreach ($scores as $score) {
+            $kinds[$score->kind][] = $score;
+        }
+        ksort($kinds);
+
+        return array_map(static fn (array $own): array => [
+            'visits' => \count($own),
+            'top' => \count(array_filter($own, static fn (Score $score): bool => $score->top)) / \count($own),
+            'minutes' => array_sum(array_map(static fn (Score $score): float => $score->minutes, $own)) / \count($own),
+            'repair' => \count(array_filter($own, static fn (Score $score): bool => StopAdvice::Repair === $score->advice)) / \count($own),
+        ], $kinds);
+    }
+
+    /** @param array{world: mixed, choice: mixed, seed: int, visits: int, groups: array<string, array{groups: int, largest: int, rules: string}>, measures: array<string, array{mean: float, low: float, high: float}>, kinds: array<string, array{visits: int, top: float, minutes: float, repair: float}>} $result */
+    private static function print(OutputInterface $output, array $result): void
+    {
+        $text = static fn (mixed $value): string => \is_string($value) ? $value : '';
+        $output->writeln(\sprintf('%d visits, %s world, by %s, seed %d', $result['visits'], $text($result['world']), $text($result['choice']), $result['seed']));
+        foreach ($result['groups'] as $name => $groups) {
+            $output->writeln(\sprintf('%s (rules %s): %d groups that a test can tell apart, the largest of %d', $name, $groups['rules'], $groups['groups'], $groups['largest']));
+        }
+        $table = new Table($output);
+        $table->setHeaders(['measure', 'mean', '90 % interval']);
+        foreach ($result['measures'] as $name => $measure) {
+            $table->addRow([$name, \sprintf('%.3f', $measure['mean']), \sprintf('%.3f – %.3f', $measure['low'], $measure['high'])]);
+        }
+        $table->render();
+        $table = new Table($output);
+        $table->setHeaders(['fault', 'visits', 'right on top', 'minutes', 'advised to repair']);
+        foreach ($result['kinds'] as $kind => $own) {
+            $table->addRow([$kind, $own['visits'], \sprintf('%.2f', $own['top']), \sprintf('%.0f', $own['minutes']), \sprintf('%.2f', $own['repair'])]);
+        }
+        $table->render();
+    }
+}
