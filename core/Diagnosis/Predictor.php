@@ -17,19 +17,25 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '8';
+    public const VERSION = '9';
 
-    /** What each tester's reading depends on beside the lengths of the circuits it is on. */
+    /**
+     * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
+     * What moves the sound house by nothing can still move a fault: line on earth hangs on the supply.
+     */
     private const FACTORS = [
-        'voltmeter-high-z' => ['volts', 'outside'],
-        'voltmeter-low-z' => ['volts', 'outside'],
-        'plug-in-tester' => [],
-        'low-ohm' => [],
-        'insulation-tester' => ['insulation'],
-        'insulation-tester-250' => ['insulation'],
-        'loop-2-wire' => ['supply'],
-        'loop-3-wire' => ['supply'],
-        'leakage-clamp' => ['leakage', 'load', 'supply', 'outside'],
+        'voltmeter-high-z' => ['volts', 'outside', 'supply', 'load', 'leakage'],
+        'voltmeter-low-z' => ['volts', 'outside', 'supply', 'load', 'leakage'],
+        'low-ohm' => ['supply'],
+        'insulation-tester' => ['insulation', 'leakage'],
+        'insulation-tester-250' => ['insulation', 'leakage'],
+        'loop-2-wire' => ['supply', 'load'],
+        'loop-3-wire' => ['supply', 'load'],
+        'leakage-clamp' => ['leakage', 'load', 'supply', 'outside', 'volts'],
+        'capacitance-meter' => ['leakage'],
+        'leak-locator' => [],
+        'electrode-tester' => ['supply'],
+        'earth-clamps' => ['supply'],
     ];
 
     /** Spreads of one reading (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
@@ -38,7 +44,6 @@ final class Predictor
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
-    private const ON_LENGTH = ['low-ohm', 'leak-locator', 'loop-2-wire', 'loop-3-wire', 'leakage-clamp', 'clamp'];
 
     /** @param list<Hypothesis> $hypotheses */
     public static function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
@@ -103,12 +108,12 @@ final class Predictor
     /** @return list<string> */
     private static function factors(House $house, Measurement $measurement): array
     {
-        $slug = $measurement->instrument->slug();
-        $factors = self::FACTORS[$slug] ?? array_keys(Factors::SPREADS);
-        if (\in_array($slug, self::ON_LENGTH, true)) {
-            foreach ($measurement->circuits($house) as $circuit) {
-                $factors[] = "length:$circuit";
-            }
+        if (Unit::Pattern === $measurement->instrument->unit()) {
+            return []; // patterns do not move, they are reached or not
+        }
+        $factors = self::FACTORS[$measurement->instrument->slug()] ?? array_keys(Factors::SPREADS);
+        foreach ($measurement->circuits($house) as $circuit) {
+            $factors[] = "length:$circuit";
         }
 
         return $factors;

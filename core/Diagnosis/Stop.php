@@ -12,7 +12,6 @@ final readonly class Stop
     private const TELLS_BITS = 0.05;
     private const LEADS = 0.3;
     private const NOTHING_WRONG = 0.8;
-    private const UNKNOWN = 0.5;
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
     private const UPSTREAM_FROM = 0.5;
 
@@ -27,7 +26,9 @@ final readonly class Stop
     /** @param list<Candidate> $candidates all that were weighed, best first */
     public static function advised(Ranking $ranking, array $candidates): self
     {
-        $lead = $ranking->suspects()[0];
+        // What has no name cannot be repaired: the best of those that have one is weighed.
+        $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
+        $lead = $named[0];
         $loss = (1.0 - $lead->probability) * self::WRONG_REPAIR_MINUTES;
         $telling = array_map(static fn (Candidate $candidate): float => $candidate->minutes, array_filter($candidates, static fn (Candidate $candidate): bool => $candidate->bits >= self::TELLS_BITS));
         $test = [] === $telling ? null : min($telling);
@@ -37,7 +38,6 @@ final readonly class Stop
         return new self(match (true) {
             \in_array($kind, self::UPSTREAM, true) && $lead->probability >= self::UPSTREAM_FROM => StopAdvice::Distributor,
             Hypothesis::SOUND === $lead->lead()->hypothesis->id => $pays || $lead->probability < self::NOTHING_WRONG ? ($pays ? StopAdvice::Test : StopAdvice::LookAgain) : StopAdvice::Leave,
-            Hypothesis::ELSE === $lead->lead()->hypothesis->id => $pays && $lead->probability < self::UNKNOWN ? StopAdvice::Test : StopAdvice::LookAgain,
             $pays => StopAdvice::Test,
             null !== $test => StopAdvice::Repair,
             $lead->probability >= 1.0 - self::LEADS => StopAdvice::Repair,

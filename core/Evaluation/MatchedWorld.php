@@ -6,6 +6,7 @@ namespace YellowProbe\Evaluation;
 
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Instrument;
@@ -14,18 +15,17 @@ use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Shown;
 
 /**
- * Truth drawn as the inference assumes: causes by their priors and severities evenly, among those that a reading can show;
- * shared factors as normals; blunders at their rate. The house is as surveyed.
+ * Truth drawn as the inference assumes: causes by their priors, "nothing wrong now" and "something else" among them, and
+ * severities evenly; shared factors as normals; blunders at their rate. The house is as surveyed.
  */
 final readonly class MatchedWorld implements World
 {
     public function truth(House $surveyed, array $hypotheses, Dice $dice): Truth
     {
-        // "Nothing wrong now" is a truth like the others, at its prior.
-        $hidden = [...self::showing($surveyed, $hypotheses), ...array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::SOUND === $hypothesis->id))];
-        $cause = $hidden[$dice->weighted(array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $hidden))];
+        $cause = $hypotheses[$dice->weighted(array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $hypotheses))];
+        $factors = self::factors($surveyed, $dice);
 
-        return new Truth($surveyed, $dice->one(self::severities($surveyed, $cause)), $cause->id, self::factors($surveyed, $dice));
+        return Hypothesis::ELSE === $cause->id ? new Truth($surveyed, null, null, $factors) : new Truth($surveyed, $dice->one(self::severities($surveyed, $cause)), $cause->id, $factors);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement
@@ -38,13 +38,14 @@ final readonly class MatchedWorld implements World
         return exp($instrument->accuracy()->gainSpread() * $drawn);
     }
 
-    public function blunder(Instrument $instrument, Dice $dice): ?Shown
+    /** A cause without a name disturbs as many readings as the ranking expects of it. */
+    public function blunder(Truth $truth, Instrument $instrument, Dice $dice): ?Shown
     {
-        return $dice->chance(Likelihood::BLUNDER) ? self::anything($instrument, $dice) : null;
+        return $dice->chance(null === $truth->hypothesis ? Ranker::TOUCHED : Likelihood::BLUNDER) ? self::anything($instrument, $dice) : null;
     }
 
     /**
-     * Causes that change the circuit or how a device acts.
+     * Causes that change the circuit or how a device acts, for a world in which every visit has one.
      *
      * @param non-empty-list<Hypothesis> $hypotheses
      *

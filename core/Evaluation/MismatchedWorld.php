@@ -58,7 +58,7 @@ final readonly class MismatchedWorld implements World
         return exp($instrument->accuracy()->gain * tanh($drawn));
     }
 
-    public function blunder(Instrument $instrument, Dice $dice): ?Shown
+    public function blunder(Truth $truth, Instrument $instrument, Dice $dice): ?Shown
     {
         return $dice->chance($this->rates->number('blunders')) ? MatchedWorld::anything($instrument, $dice) : null;
     }

@@ -68,7 +68,7 @@ final class Visit
     {
         $measurement = $this->world->done($plan->measurement, $this->house, $dice);
         $instrument = $measurement->instrument;
-        $shown = $this->world->blunder($instrument, $dice);
+        $shown = $this->world->blunder($truth, $instrument, $dice);
         if (null === $shown) {
             try {
                 $shown = $this->noisy((new Bench($truth->house, $measurement->state, $instrument, $measurement->connection, $truth->factors))->read($truth->change), $instrument, $dice);

@@ -23,5 +23,5 @@ interface World
     public function gain(Instrument $instrument, float $drawn): float;
 
     /** A reading that has nothing to do with the house, or null for an honest one. */
-    public function blunder(Instrument $instrument, Dice $dice): ?Shown;
+    public function blunder(Truth $truth, Instrument $instrument, Dice $dice): ?Shown;
 }
