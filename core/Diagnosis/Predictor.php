@@ -7,6 +7,7 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Fault\Change;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Protection;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Shown;
@@ -17,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '9';
+    public const VERSION = '11';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -79,7 +80,8 @@ final class Predictor
                 $bench->prepare();
             }
         }
-        $sound = self::row($display, $base->read(), $shifted, null);
+        $bent = self::curvature($house, $measurement, $display, $base->read(), $shifted, $spreads);
+        $sound = self::row($display, $base->read(), $shifted, null, $bent);
         $known = [];
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
@@ -92,7 +94,7 @@ final class Predictor
                     continue;
                 }
                 // Both ends of one core are one element: the same change, computed once.
-                $rows[$hypothesis->id][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched);
+                $rows[$hypothesis->id][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
             }
         }
 
@@ -113,10 +115,12 @@ final class Predictor
         }
         $factors = self::FACTORS[$measurement->instrument->slug()] ?? array_keys(Factors::SPREADS);
         foreach ($measurement->circuits($house) as $circuit) {
-            $factors[] = "length:$circuit";
+            foreach (Protection::fedThrough($house, $circuit) as $fed) {
+                $factors[] = "length:$fed";
+            }
         }
 
-        return $factors;
+        return array_values(array_unique($factors));
     }
 
     private static function bench(House $house, Measurement $measurement, Factors $factors): Bench
@@ -125,12 +129,33 @@ final class Predictor
     }
 
     /**
+     * How far the sound house's reading bends: where leaks nearly cancel, one deviation of a factor up and one down move it
+     * by unlike amounts, and what is not linear is noise to the ranking.
+     *
+     * @param array<string, Bench> $shifted
+     * @param array<string, float> $spreads
+     */
+    private static function curvature(House $house, Measurement $measurement, Display $display, Shown $sound, array $shifted, array $spreads): float
+    {
+        $square = 0.0;
+        foreach (self::isNumber($display, $sound) ? $shifted : [] as $factor => $bench) {
+            $up = $bench->read();
+            $down = self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
+            if (ShownKind::Nothing !== $up->kind && ShownKind::Nothing !== $down->kind) {
+                $square += (0.5 * ($display->z($up->value) + $display->z($down->value)) - $display->z($sound->value)) ** 2;
+            }
+        }
+
+        return sqrt($square);
+    }
+
+    /**
      * Most causes leave most readings alone. Such a row is the sound house's own, so that tables stay small and the
      * ranking weighs it once; one that hardly moves the reading moves with the factors as the sound house does.
      *
      * @param array<string, Bench> $shifted
      */
-    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched): Row
+    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent): Row
     {
         if ($shown->kind === $sound->shown->kind) {
             $apart = Unit::Pattern === $display->instrument->unit()
@@ -142,11 +167,11 @@ final class Predictor
             $sketched = $sketched || $apart < self::NEAR;
         }
 
-        return $sketched ? self::placed($display, $shown, $sound->moves) : self::row($display, $shown, $shifted, $change);
+        return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent);
     }
 
     /** @param array<string, Bench> $shifted */
-    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change): Row
+    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent): Row
     {
         $z = $display->z($shown->value);
         $moves = ['gain:'.$display->instrument->slug() => $display->instrument->accuracy()->gainSpread() * $display->slope($shown->value)];
@@ -157,11 +182,11 @@ final class Predictor
             }
         }
 
-        return self::placed($display, $shown, $moves);
+        return self::placed($display, $shown, $moves, $bent);
     }
 
     /** @param array<string, float> $moves */
-    private static function placed(Display $display, Shown $shown, array $moves): Row
+    private static function placed(Display $display, Shown $shown, array $moves, float $bent): Row
     {
         if (!self::isNumber($display, $shown)) {
             return new Row($shown, 0.0, 1.0, []);
@@ -169,7 +194,7 @@ final class Predictor
         $scale = $display->instrument->scale();
         $sigma = $display->spread($shown->value, is_finite($shown->value) ? $display->instrument->accuracy()->repeatability($scale, $shown) : 0.0);
 
-        return new Row($shown, $display->z($shown->value), max($sigma, 0.002), $moves);
+        return new Row($shown, $display->z($shown->value), max(hypot($sigma, $bent), 0.002), $moves);
     }
 
     private static function isNumber(Display $display, Shown $shown): bool

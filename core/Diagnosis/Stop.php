@@ -11,6 +11,7 @@ final readonly class Stop
     public const WRONG_REPAIR_MINUTES = 60.0;
     private const TELLS_BITS = 0.05;
     private const LEADS = 0.3;
+    private const EVEN = 0.5;
     private const NOTHING_WRONG = 0.8;
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
     private const UPSTREAM_FROM = 0.5;
@@ -32,7 +33,8 @@ final readonly class Stop
         $loss = (1.0 - $lead->probability) * self::WRONG_REPAIR_MINUTES;
         $telling = array_map(static fn (Candidate $candidate): float => $candidate->minutes, array_filter($candidates, static fn (Candidate $candidate): bool => $candidate->bits >= self::TELLS_BITS));
         $test = [] === $telling ? null : min($telling);
-        $pays = null !== $test && $test < $loss;
+        // Below an even chance a repair is a guess, whatever a test costs.
+        $pays = null !== $test && ($test < $loss || ($lead->probability < self::EVEN && Hypothesis::SOUND !== $lead->lead()->hypothesis->id));
         $kind = $lead->lead()->hypothesis->kind?->slug();
 
         return new self(match (true) {

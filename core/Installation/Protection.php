@@ -26,6 +26,14 @@ final class Protection
         return array_values(array_filter(self::devices($house, $circuit), self::isResidual(...)));
     }
 
+    /** @return list<string> a circuit and those that are fed through its device: of an outbuilding's board */
+    public static function fedThrough(House $house, string $circuit): array
+    {
+        $way = $house->circuits[$circuit]->way;
+
+        return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || \in_array($way, array_map(static fn (Part $device): string => $device->id, self::devices($house, $other)), true)));
+    }
+
     public static function isResidual(Part $part): bool
     {
         return \in_array($part->kind, self::RESIDUAL, true);
