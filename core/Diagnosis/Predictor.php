@@ -18,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '11';
+    public const VERSION = '12';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -166,6 +166,9 @@ final class Predictor
             }
             $sketched = $sketched || $apart < self::NEAR;
         }
+
+        // A reading far from the sound one has little to do with what bends that.
+        $bent *= exp(-abs($display->z($shown->value) - $sound->z));
 
         return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent);
     }

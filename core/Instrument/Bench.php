@@ -43,7 +43,7 @@ final class Bench
     /** How changes move what is read, once {@see prepare()} was worth it. */
     private ?Influence $influence = null;
 
-    /** @var array<int, bool> embraced branches that the state has, and whether each counts backward */
+    /** @var list<array{int, bool}> embraced branches that the state has, and whether each counts backward; one between two embraced cores stands twice */
     private array $embraced = [];
 
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
@@ -132,7 +132,7 @@ final class Bench
             foreach ($this->connection->around as $signed) {
                 $branch = $this->network->branch(substr($signed, 1));
                 if (null !== $branch) {
-                    $this->embraced[$branch] = '-' === $signed[0];
+                    $this->embraced[] = [$branch, '-' === $signed[0]];
                     $y = $this->network->admittance($branch);
                     $weights[] = array_diff_key([$this->network->from[$branch] => $y, $this->network->to[$branch] => Complex::zero()->minus($y)], [$this->elimination->datum => true]);
                 }
@@ -159,7 +159,7 @@ final class Bench
         $a = $b = $this->elimination->datum;
         $re = $im = 0.0;
         if (null !== $branch) {
-            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch] || isset($this->embraced[$branch])) {
+            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch] || \in_array($branch, array_column($this->embraced, 0), true)) {
                 return null;
             }
             [$a, $b, $re, $im] = [$this->network->from[$branch], $this->network->to[$branch], -$this->network->yRe[$branch], -$this->network->yIm[$branch]];
@@ -196,10 +196,8 @@ final class Bench
     private function clamped(Influence $influence, array $moved): Shown
     {
         $currents = [];
-        $at = 0;
-        foreach ($this->embraced as $branch => $backward) {
+        foreach ($this->embraced as $at => [$branch, $backward]) {
             $currents[] = [$influence->sum($at)->plus($moved[$at][0])->plus($this->network->driven($branch)), $backward];
-            ++$at;
         }
 
         return $this->summed($currents);

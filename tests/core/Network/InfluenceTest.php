@@ -108,13 +108,15 @@ final class InfluenceTest extends TestCase
         $quick = 0;
         foreach (Houses::varied() as $at => $house) {
             foreach (TestCatalogue::plans($house) as $id => $plan) {
-                if (0 !== ($at + crc32($id)) % 97) {
+                $residual = $at < 3 && 'residual-clamp' === $plan->procedure->slug(); // cores whose mutual leak is embraced twice
+                if (!$residual && 0 !== ($at + crc32($id)) % 97) {
                     continue;
                 }
                 $measurement = $plan->measurement;
                 $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
                 $prepared = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
                 $prepared->prepare();
+                self::assertEqualsWithDelta($bench->read()->value, $prepared->read()->value, 1e-9 + 1e-6 * $bench->read()->value, $id);
                 foreach (FaultCatalogue::all() as $kind) {
                     foreach ($kind->sites($house) as $site) {
                         $change = $kind->change($house, $site, $kind->severities()[0]);
