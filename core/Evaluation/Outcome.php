@@ -9,8 +9,11 @@ use YellowProbe\Diagnosis\StopAdvice;
 /** How one visit went. */
 final readonly class Outcome
 {
-    /** @param non-empty-list<array<string, float>> $steps hypothesis => probability after each reading, before the first leading */
-    public function __construct(public Truth $truth, public array $steps, public int $tests, public float $minutes, public StopAdvice $advice)
+    /**
+     * @param non-empty-list<array<string, float>> $steps hypothesis => probability after each reading, before the first leading
+     * @param list<string>                         $lead  causes of the suspect that led at the end, its places together
+     */
+    public function __construct(public Truth $truth, public array $steps, public int $tests, public float $minutes, public StopAdvice $advice, public array $lead)
     {
     }
 

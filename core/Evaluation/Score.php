@@ -20,7 +20,7 @@ final readonly class Score
      * @param string                          $kind       slug of the fault, "absent" or "outside"
      * @param list<array{float, bool}>        $calibration every group's probability after every step, and whether the truth is in it
      */
-    private function __construct(public string $kind, public bool $top, public bool $topThree, public bool $exact, public bool $sureAndWrong, public float $tests, public float $minutes, public float $somethingElse, public StopAdvice $advice, public array $calibration)
+    private function __construct(public string $kind, public bool $top, public bool $topThree, public bool $exact, public bool $inLead, public bool $sureAndWrong, public float $tests, public float $minutes, public float $somethingElse, public StopAdvice $advice, public array $calibration)
     {
     }
 
@@ -46,6 +46,7 @@ final readonly class Score
             null === $group ? $admitted : $leading[0] === $group,
             null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true),
             $truth === array_key_first($last),
+            null === $truth ? $admitted : \in_array($truth, $outcome->lead, true),
             $sums[$leading[0]] >= self::SURE && $leading[0] !== $group && $groups->of[Hypothesis::ELSE] !== $leading[0],
             $outcome->tests,
             $outcome->minutes,

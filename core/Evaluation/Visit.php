@@ -11,6 +11,7 @@ use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
@@ -55,7 +56,7 @@ final class Visit
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
             if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
-                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice);
+                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $ranking->suspects()[0]->standings));
             }
             $minutes += $next->minutes;
             $open = $open || Price::needsBoard($this->house, $next->plan);

@@ -107,6 +107,7 @@ final class EvaluateCommand extends Command
         return array_map(static fn (callable $value): array => Summary::mean($scores, $value), [
             'right on top' => static fn (Score $score): float => (float) $score->top,
             'right in the top three' => static fn (Score $score): float => (float) $score->topThree,
+            'right among the places of the leading suspect' => static fn (Score $score): float => (float) $score->inLead,
             'exact place on top' => static fn (Score $score): float => (float) $score->exact,
             'sure and wrong' => static fn (Score $score): float => (float) $score->sureAndWrong,
             'tests' => static fn (Score $score): float => $score->tests,
