@@ -50,6 +50,12 @@ final class ArchitectureTest
         return $this->mayNotKnow('Procedure', 'Diagnosis');
     }
 
+    /** Or it could read what the evaluated world hides. */
+    public function testDiagnosisKnowsNoEvaluation(): Rule
+    {
+        return $this->mayNotKnow('Diagnosis', 'Evaluation');
+    }
+
     private function mayNotKnow(string $room, string ...$rooms): Rule
     {
         return PHPat::rule()

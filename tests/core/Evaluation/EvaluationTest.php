@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Evaluation;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Evaluation\Dice;
+use YellowProbe\Evaluation\Groups;
+use YellowProbe\Evaluation\Halving;
+use YellowProbe\Evaluation\MatchedWorld;
+use YellowProbe\Evaluation\MismatchedWorld;
+use YellowProbe\Evaluation\Outcome;
+use YellowProbe\Evaluation\Score;
+use YellowProbe\Evaluation\Summary;
+use YellowProbe\Evaluation\Tables;
+use YellowProbe\Evaluation\Truth;
+use YellowProbe\Evaluation\Visit;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\Factors;
+use YellowProbe\Installation\House;
+use YellowProbe\Tests\Houses;
+
+/** The measure of the diagnosis has to be right itself: draws at their rates, groups, scores and intervals by hand. */
+final class EvaluationTest extends TestCase
+{
+    private static House $house;
+    private static Tables $tables;
+    private static Groups $groups;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$house = Houses::demo('rod-and-outbuilding');
+        self::$tables = new Tables(self::$house, self::space());
+        self::$groups = Groups::of(self::$house, self::space(), self::$tables);
+    }
+
+    public function testDiceAreFairAndRepeat(): void
+    {
+        $dice = new Dice(3);
+        $normals = array_map(static fn (): float => $dice->normal(), range(1, 20000));
+        $mean = array_sum($normals) / 20000;
+        self::assertEqualsWithDelta(0.0, $mean, 0.03);
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (float $x): float => ($x - $mean) ** 2, $normals)) / 20000, 0.04);
+        $drawn = array_count_values(array_map(static fn (): int => $dice->weighted([1.0, 3.0, 0.0]), range(1, 8000)));
+        self::assertEqualsWithDelta(0.25, ($drawn[0] ?? 0) / 8000, 0.02);
+        self::assertArrayNotHasKey(2, $drawn);
+        self::assertSame((new Dice(9))->uniform(), (new Dice(9))->uniform());
+        self::assertNotSame((new Dice(9))->uniform(), (new Dice(10))->uniform());
+    }
+
+    public function testTheMatchedWorldDrawsCausesByTheirPriors(): void
+    {
+        $space = self::space(['tingle']);
+        $dice = new Dice(5);
+        $drawn = ['sound' => 0, 'else' => 0];
+        $draws = 3000;
+        for ($i = 0; $i < $draws; ++$i) {
+            $truth = (new MatchedWorld())->truth(self::$house, $space, $dice);
+            $drawn['sound'] += Hypothesis::SOUND === $truth->hypothesis ? 1 : 0;
+            $drawn['else'] += null === $truth->hypothesis ? 1 : 0;
+            self::assertSame(self::$house, $truth->house);
+        }
+        $prior = [];
+        foreach ($space as $hypothesis) {
+            $prior[$hypothesis->id] = $hypothesis->prior;
+        }
+        self::assertEqualsWithDelta($prior[Hypothesis::SOUND], $drawn['sound'] / $draws, 0.03);
+        self::assertEqualsWithDelta($prior[Hypothesis::ELSE], $drawn['else'] / $draws, 0.03);
+    }
+
+    public function testTheMismatchedWorldGoesWrongAtItsRates(): void
+    {
+        /** @var array<string, mixed> $raw */
+        $raw = json_decode((string) file_get_contents(__DIR__.'/../../../config/evaluation/mismatched.json'), true, 8, \JSON_THROW_ON_ERROR);
+        $world = new MismatchedWorld(new Attributes($raw, ''));
+        $house = Houses::ringAndLights();
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['residual-trip']));
+        $dice = new Dice(6);
+        $count = ['absent' => 0, 'outside' => 0, 'rewired' => 0, 'unlisted' => 0];
+        $draws = 600;
+        for ($i = 0; $i < $draws; ++$i) {
+            $truth = $world->truth($house, $space, $dice);
+            $count['absent'] += Hypothesis::SOUND === $truth->hypothesis ? 1 : 0;
+            $count['outside'] += null === $truth->hypothesis ? 1 : 0;
+            $count['unlisted'] += isset($truth->house->parts['unlisted']) ? 1 : 0;
+            $count['rewired'] += $truth->house->cables['ring-r2']->cores['L']->ends !== $house->cables['ring-r2']->cores['L']->ends ? 1 : 0;
+        }
+        self::assertEqualsWithDelta(0.15, $count['absent'] / $draws, 0.04);
+        self::assertEqualsWithDelta(0.04 * 0.85, $count['outside'] / $draws, 0.02);
+        self::assertEqualsWithDelta(0.15, $count['unlisted'] / $draws, 0.04);
+        self::assertGreaterThan(10, $count['rewired']);
+    }
+
+    public function testWhatNoReadingTellsApartIsOneGroupAndProbabilityIsKept(): void
+    {
+        $of = self::$groups->of;
+        self::assertSame($of[Hypothesis::SOUND], $of['transient-trip|house'], 'only looked for, never read');
+        self::assertSame($of[Hypothesis::SOUND], $of['buried-splice|shed-feed']);
+        self::assertNotSame($of['line-neutral-reversed|bench'], $of[Hypothesis::SOUND]);
+        self::assertNotSame($of['open-line|bench-1/L@1'], $of['open-neutral|bench-1/N@1']);
+        $even = array_fill_keys(array_keys($of), 1.0 / \count($of));
+        self::assertEqualsWithDelta(1.0, array_sum(self::$groups->sum($even)), 1e-12);
+        self::assertSame(\count($of), array_sum(self::$groups->sizes()));
+    }
+
+    public function testAVisitRepeatsEndsAndIsPaidFor(): void
+    {
+        $space = self::space(['part-dead']);
+        $run = static fn (?\Closure $choice): Outcome => (new Visit(self::$house, $space, self::$tables, new MatchedWorld(), $choice))->run(self::opened($space), new Dice(12));
+        $one = $run(null);
+        $other = $run(null);
+        self::assertSame([$one->tests, $one->minutes, $one->advice, $one->last()], [$other->tests, $other->minutes, $other->advice, $other->last()]);
+        self::assertCount($one->tests + 1, $one->steps);
+        self::assertGreaterThan(0.0, $one->minutes);
+        foreach ($one->steps as $step) {
+            self::assertEqualsWithDelta(1.0, array_sum($step), 1e-9);
+        }
+        self::assertTrue(Score::of($one, self::$groups)->inLead, 'the open line is among the places of what leads');
+        self::assertTrue(Score::of($run(Halving::choose(...)), self::$groups)->topThree, 'by halving too, at its own pace');
+    }
+
+    public function testScoresByHand(): void
+    {
+        $truth = static fn (?string $hypothesis): Truth => new Truth(self::$house, null, $hypothesis, new Factors());
+        $base = array_fill_keys(array_keys(self::$groups->of), 0.0);
+        $right = ['open-line|bench-1/L@1' => 0.95, Hypothesis::ELSE => 0.05] + $base;
+        $score = Score::of(new Outcome($truth('open-line|bench-1/L@1'), [$right], 4, 12.0, StopAdvice::Repair, ['open-line|bench-1/L@1']), self::$groups);
+        self::assertTrue($score->top && $score->topThree && $score->exact && $score->inLead && !$score->sureAndWrong);
+        $score = Score::of(new Outcome($truth('line-neutral-reversed|bench'), [$right], 4, 12.0, StopAdvice::Repair, ['open-line|bench-1/L@1']), self::$groups);
+        self::assertTrue($score->sureAndWrong);
+        self::assertFalse($score->top || $score->inLead);
+        $unknown = Score::of(new Outcome($truth(null), [[Hypothesis::ELSE => 0.4, 'open-line|bench-1/L@1' => 0.6] + $base], 4, 12.0, StopAdvice::Repair, []), self::$groups);
+        self::assertTrue($unknown->top, 'something else was admitted');
+        self::assertFalse(Score::of(new Outcome($truth(null), [$right], 4, 12.0, StopAdvice::Repair, []), self::$groups)->top);
+        self::assertSame(['line-neutral-reversed', 'outside'], [$score->kind, $unknown->kind]);
+    }
+
+    public function testMeansIntervalsAndCalibration(): void
+    {
+        $truth = new Truth(self::$house, null, 'open-line|bench-1/L@1', new Factors());
+        $base = array_fill_keys(array_keys(self::$groups->of), 0.0);
+        $score = static fn (float $probability, float $minutes): Score => Score::of(new Outcome($truth, [['open-line|bench-1/L@1' => $probability, Hypothesis::ELSE => 1.0 - $probability] + $base], 1, $minutes, StopAdvice::Repair, []), self::$groups);
+        $mean = Summary::mean([$score(0.9, 10.0), $score(0.9, 20.0), $score(0.9, 30.0)], static fn (Score $one): float => $one->minutes);
+        self::assertSame(20.0, $mean['mean']);
+        self::assertGreaterThanOrEqual(10.0, $mean['low']);
+        self::assertLessThan(20.0, $mean['low']);
+        self::assertGreaterThan(20.0, $mean['high']);
+        // Always right and said with certainty: no error. Said with 0.6: the upper bins are 0.4 too modest.
+        self::assertEqualsWithDelta(0.0, Summary::calibrationError([$score(1.0, 1.0)]), 1e-12);
+        self::assertGreaterThan(0.0, Summary::calibrationError([$score(0.6, 1.0)]));
+        self::assertSame(0.0, Summary::calibrationError([]));
+    }
+
+    /** @param non-empty-list<Hypothesis> $space */
+    private static function opened(array $space): Truth
+    {
+        foreach ($space as $hypothesis) {
+            if ('open-line|bench-1/L@1' === $hypothesis->id) {
+                return new Truth(self::$house, $hypothesis->changes(self::$house)[0], $hypothesis->id, new Factors());
+            }
+        }
+        self::fail('No such cause.');
+    }
+
+    /**
+     * @param list<string> $symptoms
+     *
+     * @return non-empty-list<Hypothesis>
+     */
+    private static function space(array $symptoms = []): array
+    {
+        return HypothesisSpace::of(self::$house, Houses::rates(), new Story($symptoms));
+    }
+}
