@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Instrument\Unit;
+
+/**
+ * Readings that cannot all be true: each is left out in turn, and what all causes together give it from the rest is held
+ * against what a reading of anything would have. For the oddest a simple reason is sought: another pair of conductors,
+ * the house not in the state on record, a load left in, a slip of the unit.
+ */
+final class Contradictions
+{
+    /** Nearly all that a blunder of one or two per cent can cost a reading (log 0.015 is −4.2). */
+    private const LEAST_NATS = 3.0;
+    private const LEAST_READINGS = 3;
+
+    /**
+     * @param non-empty-list<Hypothesis> $hypotheses
+     * @param list<Evidence>             $evidence
+     *
+     * @return list<Contradiction> the strongest first
+     */
+    public static function among(House $house, array $hypotheses, array $evidence): array
+    {
+        if (\count($evidence) < self::LEAST_READINGS) {
+            return [];
+        }
+        $whole = self::evidenceOf(Ranker::rank($hypotheses, $evidence));
+        $found = [];
+        foreach ($evidence as $at => $piece) {
+            $rest = $evidence;
+            unset($rest[$at]);
+            $without = Ranker::rank($hypotheses, array_values($rest));
+            $nats = log($piece->display->broad($piece->reading)) - ($whole - self::evidenceOf($without));
+            if ($nats >= self::LEAST_NATS) {
+                $found[] = new Contradiction($piece->id, $nats, self::reason($house, $piece, $without));
+            }
+        }
+        usort($found, static fn (Contradiction $a, Contradiction $b): int => [$b->nats, $a->observation] <=> [$a->nats, $b->observation]);
+
+        return $found;
+    }
+
+    /** Log of the probability of all readings, over all causes. */
+    private static function evidenceOf(Ranking $ranking): float
+    {
+        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $ranking->standings)]);
+
+        return $top + log(array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $ranking->standings)));
+    }
+
+    private static function reason(House $house, Evidence $piece, Ranking $without): ?string
+    {
+        $named = array_values(array_filter($without->standings, static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id));
+        $lead = $named[0]->hypothesis;
+        foreach (self::slips($piece->reading) as $words => $reading) {
+            if (self::fits($house, $piece->measurement, $reading, $lead)) {
+                return $words;
+            }
+        }
+        foreach (self::alternatives($house, $piece->measurement) as [$words, $measurement]) {
+            if (self::fits($house, $measurement, $piece->reading, $lead)) {
+                return $words;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, Reading> */
+    private static function slips(Reading $reading): array
+    {
+        $slipped = static fn (float $factor): Reading => new Reading(ShownKind::Value, $reading->raw, $factor * $reading->value, $factor * $reading->resolution);
+
+        return ShownKind::Value !== $reading->kind ? [] : ['the unit were a thousand times larger' => $slipped(1e3), 'the unit were a thousand times smaller' => $slipped(1e-3), 'the point were one place to the left' => $slipped(0.1), 'the point were one place to the right' => $slipped(10.0)];
+    }
+
+    /** @return list<array{string, Measurement}> */
+    private static function alternatives(House $house, Measurement $measurement): array
+    {
+        $found = [];
+        $leads = $measurement->connection->terminals;
+        foreach ([] === $measurement->connection->around ? $leads : [] as $at => $terminal) {
+            foreach (['L', 'N', 'E'] as $pole) {
+                $other = preg_replace('/[LNE]$/', $pole, $terminal) ?? $terminal;
+                if ($other !== $terminal && $house->hasTerminal($other) && !\in_array($other, $leads, true)) {
+                    $found[] = ["a lead was on $pole instead of ".substr($terminal, -1), new Measurement($measurement->state, $measurement->instrument, Connection::leads(...array_replace($leads, [$at => $other])))];
+                }
+            }
+        }
+        $resting = State::resting($house);
+        if ($resting->hash() !== $measurement->state->hash()) {
+            $found[] = ['the house was not in the state on record', new Measurement($resting, $measurement->instrument, $measurement->connection)];
+        }
+        foreach ($house->partsOfKind('appliance', 'light') as $load) {
+            if (\in_array($house->circuitOfPart($load->id), $measurement->circuits($house), true) && 'on' !== $measurement->state->load($load->id)) {
+                $found[] = ["$load->name was left in and on", new Measurement($measurement->state->after(new StateChange('load', $load->id, 'on')), $measurement->instrument, $measurement->connection)];
+            }
+        }
+
+        return $found;
+    }
+
+    private static function fits(House $house, Measurement $measurement, Reading $reading, Hypothesis $cause): bool
+    {
+        try {
+            $rows = Predictor::table($house, $measurement, [Hypothesis::sound(1.0), $cause])->rows($cause);
+        } catch (HouseError) {
+            return false; // a lead on an end that this state has landed
+        }
+        foreach ($rows as $row) {
+            // A number has to be met; that both are over range, or that lamps agree, says enough by itself.
+            if (Fit::Fits === (new Expectation($row, $measurement->instrument))->fit($reading) && (ShownKind::Over !== $reading->kind || Unit::Pattern === $measurement->instrument->unit() || ShownKind::Over === $row->shown->kind)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
