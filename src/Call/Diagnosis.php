@@ -7,6 +7,8 @@ namespace App\Call;
 use App\Api\Problem;
 use Symfony\Contracts\Cache\CacheInterface;
 use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Contradiction;
+use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
@@ -56,6 +58,15 @@ final readonly class Diagnosis
         $plain = $this->predictions->get($key, static fn (): array => Ranker::rank($hypotheses, $evidence)->export());
 
         return Ranking::restore($hypotheses, $evidence, $plain);
+    }
+
+    /** @return list<Contradiction> readings that the others speak against, the oddest first */
+    public function contradictions(House $house, Ranking $ranking): array
+    {
+        $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
+
+        return $this->predictions->get(self::key('contradictions', $house, $read, self::priors($hypotheses)), static fn (): array => [] === $hypotheses ? [] : Contradictions::among($house, $hypotheses, $ranking->evidence));
     }
 
     /**

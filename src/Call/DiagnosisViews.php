@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Api\View\ContradictionView;
 use App\Api\View\NextTestView;
 use App\Api\View\OutcomeView;
 use App\Api\View\PathStepView;
@@ -12,6 +13,7 @@ use App\Api\View\RankingView;
 use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
 use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Predictor;
@@ -58,6 +60,21 @@ final readonly class DiagnosisViews
         }
 
         return new RankingView(\count($ranking->evidence), $suspects);
+    }
+
+    /**
+     * @param list<Contradiction> $contradictions
+     *
+     * @return list<ContradictionView>
+     */
+    public function contradictions(Ranking $ranking, array $contradictions): array
+    {
+        $where = [];
+        foreach ($ranking->evidence as $piece) {
+            $where[$piece->id] = $piece->where;
+        }
+
+        return array_map(static fn (Contradiction $odd): ContradictionView => new ContradictionView($odd->observation, $where[$odd->observation] ?? '', $odd->words()), $contradictions);
     }
 
     public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate): NextTestView

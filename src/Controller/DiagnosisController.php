@@ -8,6 +8,7 @@ use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
 use App\Api\View\AdviceView;
+use App\Api\View\ContradictionView;
 use App\Api\View\MapView;
 use App\Api\View\NextTestView;
 use App\Api\View\PredictionView;
@@ -50,6 +51,16 @@ final readonly class DiagnosisController
         [, $journal, $house] = $this->open($user, $id);
 
         return Answer::of($this->views->ranking($house, $this->diagnosis->rank($journal)));
+    }
+
+    #[Route('/api/calls/{id}/contradictions', methods: ['GET'])]
+    #[OA\Get(path: '/api/calls/{id}/contradictions', operationId: 'contradictions', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Readings that the others speak against, the oddest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ContradictionView::class))), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    public function contradictions(string $id, #[CurrentUser] User $user): JsonResponse
+    {
+        [, $journal, $house] = $this->open($user, $id);
+        $ranking = $this->diagnosis->rank($journal);
+
+        return Answer::of($this->views->contradictions($ranking, $this->diagnosis->contradictions($house, $ranking)));
     }
 
     #[Route('/api/calls/{id}/next-tests', methods: ['GET'])]

@@ -15,9 +15,23 @@ use Symfony\Component\Uid\UuidV7;
 
 final class CallTest extends ApiTestCase
 {
+    public function testAReadingThatCannotBeTrueIsNamedWithItsLikelyReason(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertCount(0, $this->call('GET', "/api/calls/$call/contradictions"));
+        $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []], 'raw' => '0.9']);
+        foreach (['rl-hall.front-L' => 'rl-hall.front-N', 'rl-bay.front-L' => 'rl-bay.front-E'] as $line => $other) {
+            $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => [$line, $other], 'around' => []], 'raw' => '231']);
+        }
+        $this->observe($call, 'measured', ['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []], 'raw' => '0.30']);
+        $odd = $this->call('GET', "/api/calls/$call/contradictions");
+        self::assertStringContainsString('Hall', self::textAt(self::at($odd, 0, 'where')));
+        self::assertStringContainsString('take it again', self::textAt(self::at($odd, 0, 'words')));
+    }
+
     public function testAPredictionSaysWhyATesterCannotBeUsedNowAndTheWayOfItsCurrent(): void
     {
-        $call = $this->demoCall('Wicket');
+        $call = $this->demoCall('4 Wicket');
         $predict = fn (string $tester, string ...$terminals): array => $this->call('POST', "/api/calls/$call/predictions", ['instrument' => $tester, 'connection' => ['terminals' => $terminals, 'around' => []]]);
         $ohms = $predict('low-ohm', 'rl-hall.front-L', 'rl-hall.front-E');
         self::assertIsArray($ohms['cautions']);
@@ -244,7 +258,7 @@ final class CallTest extends ApiTestCase
 
         self::assertSame([], $this->call('GET', '/api/calls'));
         $unknown = $this->call('GET', '/api/calls/'.(new UuidV7())->toRfc4122(), null, 404);
-        foreach (['', '/map', '/ranking', '/next-tests'] as $tail) {
+        foreach (['', '/map', '/ranking', '/next-tests', '/contradictions'] as $tail) {
             self::assertSame($unknown, $this->call('GET', "/api/calls/$ours$tail", null, 404));
         }
         self::assertSame($unknown, $this->observe($ours, 'told', ['text' => 'x'], 404));

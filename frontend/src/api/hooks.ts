@@ -42,6 +42,10 @@ export function useNextTests(id: string, enabled: boolean) {
     return useQuery({ queryKey: ['call', id, 'next'], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', byId(id))), enabled, placeholderData: (old) => old });
 }
 
+export function useContradictions(id: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'contradictions'], queryFn: () => got(api.GET('/api/calls/{id}/contradictions', byId(id))), enabled, placeholderData: (old) => old });
+}
+
 export interface Connection {
     terminals: string[];
     around: string[];

@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/contradictions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contradictions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/next-tests": {
         parameters: {
             query?: never;
@@ -281,6 +297,13 @@ export interface components {
             words: string;
             /** @description Signed elements, as a connection takes them. */
             around: string[];
+        };
+        /** @description A reading that cannot be true together with the others. */
+        ContradictionView: {
+            observation: string;
+            where: string;
+            /** @description What would explain it, and what to do. */
+            words: string;
         };
         /** @description A correction beside the original reading. */
         CorrectionView: {
@@ -802,6 +825,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RankingView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+        };
+    };
+    contradictions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Readings that the others speak against, the oddest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContradictionView"][];
                 };
             };
             409: components["responses"]["Problem"];

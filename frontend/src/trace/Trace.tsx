@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import type { Detail, Schemas } from '../api/client';
-import { useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
+import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { Button, clock, Refused, Waiting } from '../ui/parts';
+import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
 import { Meter } from './Meter';
@@ -22,6 +23,7 @@ export function Trace({ detail }: { detail: Detail }) {
     const map = useMap(callId, hasHouse);
     const ranking = useRanking(callId, hasHouse);
     const next = useNextTests(callId, hasHouse);
+    const odd = useContradictions(callId, hasHouse);
     const instruments = useInstruments();
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
@@ -131,6 +133,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
+                    <Contradictions odd={odd.data ?? []} />
                     <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>
