@@ -42,6 +42,12 @@ final readonly class BreakerLaw
         return $square <= self::THERMAL ** 2 ? null : self::SECONDS * log($square / ($square - self::THERMAL ** 2));
     }
 
+    /** It holds this current for hours and opens a little above it. */
+    public function holdsAmperes(): float
+    {
+        return self::THERMAL * $this->ratedAmperes;
+    }
+
     /** Whether the magnetic part may open at once (lower end of its zone) and must (upper end). */
     public function mayOpenAtOnce(float $amperes): bool
     {

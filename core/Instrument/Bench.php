@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
+use YellowProbe\Device\BreakerLaw;
 use YellowProbe\Device\ResidualLaw;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\ResolvedChange;
@@ -12,6 +13,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
@@ -104,7 +106,7 @@ final class Bench
             $ports->drive($a, $b, $j->re, $j->im);
         }
         if ([] === $this->connection->terminals) {
-            return $this->embraced($ports, $resolved);
+            return $this->embraced($ports, $resolved, $fault);
         }
         if (\count(array_unique($this->leads)) !== \count($this->leads)) {
             // Ideal links have put two leads on one node: there is nothing between them.
@@ -124,7 +126,7 @@ final class Bench
     private function weights(): ?array
     {
         if ([] === $this->connection->terminals) {
-            if ($this->instrument instanceof HeatInstrument || $this->instrument instanceof EarthClamps) {
+            if ($this->instrument instanceof HeatInstrument || $this->instrument instanceof EarthClamps || $this->instrument instanceof DeviceWatch) {
                 return null;
             }
             $weights = [];
@@ -295,7 +297,7 @@ final class Bench
         return $found;
     }
 
-    private function embraced(PortNetwork $ports, ResolvedChange $resolved): Shown
+    private function embraced(PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown
     {
         if ($this->instrument instanceof EarthClamps) {
             return $this->looped($ports, $resolved);
@@ -310,7 +312,33 @@ final class Bench
             $watts += $drop->re * $current->re + $drop->im * $current->im;
         }
 
-        return $this->instrument instanceof HeatInstrument ? Shown::levels([max(0.0, $watts)]) : $this->summed($currents);
+        return match (true) {
+            $this->instrument instanceof HeatInstrument => Shown::levels([max(0.0, $watts)]),
+            $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault),
+            default => $this->summed($currents),
+        };
+    }
+
+    /**
+     * What a device sees over what opens it: the residual of its poles, and the current of its line where it is a breaker.
+     *
+     * @param list<array{Complex, bool}> $currents
+     */
+    private function watched(array $currents, Change $fault): Shown
+    {
+        $device = $this->house->parts[explode('/', substr($this->connection->around[0] ?? '', 1))[0]] ?? null;
+        if (null === $device) {
+            throw new HouseError('/around/0', 'Name the device that is watched: its poles as "+device/L" and "+device/N", of a breaker "+device/L".');
+        }
+        $level = 0.0;
+        if (Protection::isResidual($device)) {
+            $level = $this->summed($currents)->value / (ResidualLaw::of($device)->tripAmperes * $this->factors->times('device') * $fault->behaviour($device->id)->threshold);
+        }
+        if (\in_array($device->kind, ['breaker', 'two-pole-breaker', 'rcbo'], true)) {
+            $level = max($level, ...array_map(static fn (array $current): float => $current[0]->modulus() / BreakerLaw::of($device)->holdsAmperes(), $currents));
+        }
+
+        return Shown::levels([$level]);
     }
 
     /** One volt driven around the conductor that is embraced: its loop is 1 V over the current. */

@@ -221,6 +221,30 @@ final class TestersTest extends TestCase
         self::assertSame(ShownKind::Over, $at('rcd-half-180', $leak)->kind);
     }
 
+    public function testTheDeviceItselfIsAWitness(): void
+    {
+        $house = Houses::worked();
+        $watch = Instruments::get('device-watch');
+        \assert($watch instanceof PatternInstrument);
+        $of = fn (string $device, ?Change $change, StateChange ...$changes): Shown => $this->shown($house, 'device-watch', Connection::around(...('rcd' === $device ? ['+rcd/L', '+rcd/N'] : ["+$device/L"])), $change, ...$changes);
+        self::assertSame('holds', $watch->pattern($of('rcd', null)));
+        // 23 kΩ: 10 of 22 mA; 9 kΩ: 25.6 of 22. Its breaker off, the leak is gone.
+        $leak = static fn (float $ohms): Change => Fault::at($house, 'line-earth-leak', 's1', $ohms)->change($house);
+        self::assertEqualsWithDelta(10.0 / 22.0, $of('rcd', $leak(23e3))->levels[0], 0.02);
+        self::assertSame('trips', $watch->pattern($of('rcd', $leak(9e3))));
+        self::assertSame('holds', $watch->pattern($of('rcd', $leak(9e3), new StateChange('set', 'way2', 'off'))));
+        // A contact of neutral and earth: load anywhere trips it, its own breaker off or not.
+        $contact = Fault::at($house, 'neutral-earth-fault', 's1', 0.01)->change($house);
+        self::assertSame('trips', $watch->pattern($of('rcd', $contact, new StateChange('set', 'way2', 'off'), new StateChange('load', 'a.front', 'heater'), new StateChange('load', 'b.front', 'heater'))));
+        // A short opens its breaker: 1.28 times 16 A is where it begins to.
+        self::assertSame('trips', $watch->pattern($of('way2', Fault::at($house, 'line-neutral-fault', 's1', 5.0)->change($house))));
+        self::assertSame('holds', $watch->pattern($of('way2', null, new StateChange('load', 's1.front', 'heater'))));
+        // A stuck one sees it and does nothing; an even chance lies at its trip current.
+        self::assertSame('holds', $watch->pattern($of('rcd', $leak(300.0)->and(Fault::at($house, 'rcd-stuck', 'rcd')->change($house)))));
+        self::assertEqualsWithDelta(0.5, $watch->probability(Shown::levels([1.0]), 'trips'), 1e-9);
+        self::assertEqualsWithDelta(1.0, $watch->probability(Shown::levels([0.7]), 'trips') + $watch->probability(Shown::levels([0.7]), 'holds'), 1e-12);
+    }
+
     public function testWithoutHighCurrentTheResidualCoreIsInTheLoop(): void
     {
         // 50 mΩ of a device for a whole group, 250 mΩ of an RCBO; nothing of either at 20 A.
