@@ -35,6 +35,9 @@ use YellowProbe\Rules\RuleSet;
 /** A house in a state as the line map draws it: ways in physical order, stops in the order they are wired. */
 final readonly class MapViews
 {
+    /** Poles by which a protective device is watched. */
+    private const WATCHED = ['residual-device' => ['L', 'N'], 'rcbo' => ['L', 'N'], 'residual-outlet' => ['L', 'N'], 'breaker' => ['L'], 'two-pole-breaker' => ['L1', 'L2']];
+
     private const CLAMPS = ['line and neutral' => ['L', 'N'], 'line alone' => ['L'], 'neutral alone' => ['N'], 'cpc alone' => ['E']];
 
     public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
@@ -58,6 +61,7 @@ final readonly class MapViews
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
             array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
+            array_map(static fn (Part $device): ClampView => new ClampView($device->name, array_map(static fn (string $pole): string => "+$device->id/$pole", self::WATCHED[$device->kind])), $house->partsOfKind(...array_keys(self::WATCHED))),
         );
     }
 

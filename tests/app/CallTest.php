@@ -29,6 +29,19 @@ final class CallTest extends ApiTestCase
         self::assertStringContainsString('take it again', self::textAt(self::at($odd, 0, 'words')));
     }
 
+    public function testADeviceThatTripsIsEvidence(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $map = $this->call('GET', "/api/calls/$call/map");
+        self::assertContains(['words' => 'Device A', 'around' => ['+rcd-a/L', '+rcd-a/N']], (array) $map['watches']);
+        $this->observe($call, 'measured', ['instrument' => 'device-watch', 'connection' => ['terminals' => [], 'around' => ['+rcd-a/L', '+rcd-a/N']], 'raw' => 'trips']);
+        $readings = (array) self::at($this->call('GET', "/api/calls/$call"), 'readings');
+        self::assertSame('trips', self::at((array) $readings[\count($readings) - 1], 'raw'));
+        self::assertSame('off', self::at((array) $readings[\count($readings) - 1], 'fit'), 'a sound house holds');
+        $refused = $this->observe($call, 'measured', ['instrument' => 'device-watch', 'connection' => ['terminals' => [], 'around' => ['+rcd-a/L', '+rcd-a/N']], 'raw' => 'maybe'], 422);
+        self::assertStringContainsString('holds', self::textAt($refused['detail'] ?? ''));
+    }
+
     public function testAPredictionSaysWhyATesterCannotBeUsedNowAndTheWayOfItsCurrent(): void
     {
         $call = $this->demoCall('4 Wicket');

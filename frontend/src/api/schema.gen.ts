@@ -416,6 +416,8 @@ export interface components {
             };
             /** @description What is odd and possible in this house. */
             findings: string[];
+            /** @description Protective devices that trip or hold, with their poles. */
+            watches: components["schemas"]["ClampView"][];
         };
         /** @description Who is logged in. */
         Me: {

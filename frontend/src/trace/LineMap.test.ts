@@ -39,6 +39,7 @@ function map(live: Record<string, string>): MapData {
         deviceClamps: [],
         live,
         findings: [],
+        watches: [],
         colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
     };
 }

@@ -57,7 +57,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
             >
                 <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />
                 <p className="min-h-6 break-words">
-                    {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
+                    {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.slug === 'device-watch' ? 'the device that tripped or held' : instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
                 </p>
                 {instrument.deadOnly && <p className="text-sm font-bold">▲ On dead conductors only. This page cannot prove that anything is dead.</p>}
                 {offMap && (

@@ -21,7 +21,9 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
     const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
     const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => ['t1', 'spike', 'E'].includes(terminal.key))] : []);
-    const clamps = instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
+    const own = (way ?? ofStop)?.device;
+    const watched = map.watches.filter((watch) => watch.around.length > 1 || watch.around[0]?.startsWith(`+${own}/`));
+    const clamps = instrument.slug === 'device-watch' ? watched : instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
     const first = probes.length;
     const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
     return (

@@ -130,10 +130,10 @@ export function Trace({ detail }: { detail: Detail }) {
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
+                    <Contradictions odd={odd.data ?? []} />
                     {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
-                    <Contradictions odd={odd.data ?? []} />
                     <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>
@@ -156,7 +156,7 @@ function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string>
 
 function clampWords(map: Schemas['MapView'], around: string[]): string {
     const key = around.join(' ');
-    return [...map.deviceClamps, ...map.ways.flatMap((way) => way.clamps)].find((clamp) => clamp.around.join(' ') === key)?.words ?? 'these conductors';
+    return [...map.deviceClamps, ...map.watches, ...map.ways.flatMap((way) => way.clamps)].find((clamp) => clamp.around.join(' ') === key)?.words ?? 'these conductors';
 }
 
 /** The place id of the stop with this name; the board for anything else. */

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours', 'findings'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours', 'findings', 'watches'])]
 final readonly class MapView
 {
     /**
@@ -18,6 +18,7 @@ final readonly class MapView
      * @param list<JointView> $neutrals
      * @param list<ClampView> $deviceClamps
      * @param list<string> $findings
+     * @param list<ClampView> $watches
      */
     public function __construct(
         #[OA\Property]
@@ -50,6 +51,8 @@ final readonly class MapView
         public object $colours,
         #[OA\Property(type: 'array', description: 'What is odd and possible in this house.', items: new OA\Items(type: 'string'))]
         public array $findings,
+        #[OA\Property(type: 'array', description: 'Protective devices that trip or hold, with their poles.', items: new OA\Items(ref: ClampView::class))]
+        public array $watches,
     ) {
     }
 }

@@ -27,6 +27,9 @@ use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Specimen;
 use YellowProbe\Procedure\TestCatalogue;
@@ -78,6 +81,19 @@ final class RankerTest extends TestCase
         self::assertNotEmpty($top->reasons());
         self::assertGreaterThan(0.0, $top->reasons()[0]['nats']);
         self::assertGreaterThan(0.0, $ranking->probability($kind.'|'.$site));
+    }
+
+    public function testABreakerOffThatStillTripsPointsAtNeutralAndEarth(): void
+    {
+        // The leak to line falls silent with its breaker; a contact of neutral and earth does not.
+        $house = self::$house;
+        $state = State::resting($house)->after(new StateChange('set', 'way1', 'off'), new StateChange('set', 'l1-sw', 'on'), new StateChange('set', 'l2-sw', 'on'), new StateChange('set', 'head', '1'));
+        $watch = new Measurement($state, Instruments::get('device-watch'), Connection::around('+rcd-a/L', '+rcd-a/N'));
+        $rank = static fn (string $seen): Ranking => Ranker::rank(self::space(['residual-trip']), [new Evidence('0', $watch, ReadingParser::parse($seen, $watch->instrument), static fn (): PredictionTable => Predictor::table($house, $watch, self::space(['residual-trip'])), 'Device A')]);
+        [$trips, $holds] = [$rank('trips'), $rank('holds')];
+        self::assertGreaterThan(3.0 * $holds->probability('borrowed-neutral|stair~up'), $trips->probability('borrowed-neutral|stair~up'));
+        self::assertLessThan($holds->probability('line-earth-leak|a'), $trips->probability('line-earth-leak|a'), 'a leak of the circuit that is off');
+        self::assertGreaterThan($holds->probability('line-earth-leak|l1'), $trips->probability('line-earth-leak|l1'), 'of one that is on');
     }
 
     public function testASoundHouseIsNotAccused(): void
