@@ -9,6 +9,9 @@ final readonly class Stop
 {
     /** What a repair of the wrong cause costs: the repair, its proof that fails, and finding back. */
     public const WRONG_REPAIR_MINUTES = 60.0;
+
+    /** Of one more place opened, proved, looked at and closed, where a suspect has several. */
+    private const WRONG_PLACE_MINUTES = 12.0;
     private const TELLS_BITS = 0.05;
     private const LEADS = 0.3;
     private const EVEN = 0.5;
@@ -30,7 +33,7 @@ final readonly class Stop
         // What has no name cannot be repaired: the best of those that have one is weighed.
         $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
         $lead = $named[0];
-        $loss = (1.0 - $lead->probability) * self::WRONG_REPAIR_MINUTES;
+        $loss = (1.0 - $lead->probability) * self::WRONG_REPAIR_MINUTES + $lead->probability * self::wrongPlaces($lead) * self::WRONG_PLACE_MINUTES;
         $telling = array_map(static fn (Candidate $candidate): float => $candidate->minutes, array_filter($candidates, static fn (Candidate $candidate): bool => $candidate->bits >= self::TELLS_BITS));
         $test = [] === $telling ? null : min($telling);
         // Below an even chance a repair is a guess, whatever a test costs.
@@ -46,5 +49,22 @@ final readonly class Stop
             $lead->probability >= self::LEADS => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
         }, $loss, $test);
+    }
+
+    /** Places of a suspect that are opened for nothing when the likeliest are opened first, as expected. */
+    private static function wrongPlaces(Suspect $suspect): float
+    {
+        $shares = [];
+        foreach ($suspect->standings as $standing) {
+            $place = implode(' ', $standing->hypothesis->site->places ?? []);
+            $shares[$place] = ($shares[$place] ?? 0.0) + $standing->probability / max(1e-12, $suspect->probability);
+        }
+        rsort($shares);
+        $wrong = 0.0;
+        foreach ($shares as $before => $share) {
+            $wrong += $before * $share;
+        }
+
+        return $wrong;
     }
 }
