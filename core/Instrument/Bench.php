@@ -269,6 +269,9 @@ final class Bench
             if (null === $branch) {
                 continue; // nothing flows in a conductor that is lifted or switched off
             }
+            if (null !== $standing && $this->hangsBeyond($signed, $resolved)) {
+                continue;
+            }
             if (null === $standing && \in_array($branch, $resolved->without, true)) {
                 // Nor in a broken one, but what its cable couples at the far end now comes through this jaw.
                 array_push($around, ...$this->stump($signed, $resolved));
@@ -278,6 +281,20 @@ final class Bench
         }
 
         return $around;
+    }
+
+    /**
+     * Whether a leak that was counted at the near end of a core ("+cable/A-B@1" for A, "-" for B) hangs on that core beyond
+     * the jaw now, because the core is open between its terminal and the jaw.
+     */
+    private function hangsBeyond(string $signed, ResolvedChange $resolved): bool
+    {
+        if (1 !== preg_match('#^([+-])(.+)/([^/-]+)-([^/@]+)@[12]$#', $signed, $match)) {
+            return false;
+        }
+        $core = $this->network->branch("$match[2]/".('+' === $match[1] ? $match[3] : $match[4]));
+
+        return null !== $core && !isset($resolved->standing[$core]) && \in_array($core, $resolved->without, true);
     }
 
     /** @return list<array{int, int, Complex, Complex, bool}> */

@@ -19,7 +19,7 @@ final class Instruments
         foreach ([
             Voltmeter::highImpedance(), Voltmeter::lowImpedance(), TwoPoleIndicator::plain(), TwoPoleIndicator::loaded(), ContinuitySounder::indicator(), ContinuitySounder::buzzer(),
             new NonContact(), new PlugInTester(), new LowOhmmeter(), InsulationTester::at500(), InsulationTester::at250(), InsulationTester::at1000(), LoopTester::highCurrent(), LoopTester::noTrip(),
-            Clamp::leakage(), Clamp::ordinary(), Clamp::logger(), new ElectrodeTester(), new EarthClamps(), new CapacitanceMeter(), new LeakLocator(), new Tracer(), new ThermalCamera(), new DeviceWatch(), ...ResidualTester::settings(),
+            Clamp::leakage(), Clamp::ordinary(), Clamp::logger(), new ElectrodeTester(), new EarthClamps(), new CapacitanceMeter(), new LeakLocator(), new Tracer(), new ThermalCamera(), new DeviceWatch(), new LampWatch(), ...ResidualTester::settings(),
         ] as $instrument) {
             self::$all[$instrument->slug()] = $instrument;
         }
@@ -43,7 +43,7 @@ final class Instruments
                 str_starts_with($slug, 'rcd') => 'Residual tester',
                 $instrument instanceof Clamp => 'Clamp',
                 $instrument instanceof TwoPoleIndicator, $instrument instanceof ContinuitySounder => 'Indicator, buzzer',
-                \in_array($slug, ['plug-in-tester', 'low-ohm', 'device-watch'], true) => $instrument->words(),
+                \in_array($slug, ['plug-in-tester', 'low-ohm', 'device-watch', 'lamp'], true) => $instrument->words(),
                 default => 'Others',
             }][] = $instrument;
         }

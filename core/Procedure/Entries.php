@@ -59,7 +59,7 @@ final class Entries
         'trace-circuit' => ['Trace a circuit', 'Dead, the tracer’s signal on one conductor', 'Signal at its own breaker only', 'Signal at another', 'Coupling to neighbours', 'Dead for a direct connection; bare ends capped.', 5.0, 'Unlabelled boards'],
         'surge-window' => ['Surge device window', 'On', 'Works', 'End of life', 'A part that failed short', '', 0.5, ''],
         'smoke-alarm' => ['Smoke alarms', 'On', 'Each sounds and the linked ones too; within its date', 'Silent or too old', 'Smoke itself', 'Tell people before the noise.', 2.0, 'High ceilings'],
-        'function-check' => ['Function', 'On', 'Every switch, device and interlock works', 'One does not', 'What works by chance', '', 5.0, ''],
+        'function-check' => ['Function', 'On', 'Every switch, device and interlock works', 'One does not', 'What works by chance', '', 0.3, 'Lights on several switches'],
         'device-swap' => ['Swap the device', 'Last resort, dead', 'The fault goes with the device', 'It stays', 'Intermittents', 'Whole board dead, locked, proved.', 15.0, 'A part on the van'],
     ];
 

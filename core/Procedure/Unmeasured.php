@@ -12,7 +12,7 @@ final readonly class Unmeasured extends EnteredTest
     /** @return list<self> */
     public static function all(): array
     {
-        return array_map(static fn (string $slug): self => new self($slug), ['prove-dead', 'zs-calculated', 'rcd-test-button', 'surge-window', 'smoke-alarm', 'function-check', 'device-swap']);
+        return array_map(static fn (string $slug): self => new self($slug), ['prove-dead', 'zs-calculated', 'rcd-test-button', 'surge-window', 'smoke-alarm', 'device-swap']);
     }
 
     public function plans(House $house): array

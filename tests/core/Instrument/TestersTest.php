@@ -221,6 +221,25 @@ final class TestersTest extends TestCase
         self::assertSame(ShownKind::Over, $at('rcd-half-180', $leak)->kind);
     }
 
+    public function testALampIsAWitness(): void
+    {
+        $house = Houses::ringAndLights();
+        $looks = static function (string $test, ?Change $change = null) use ($house): string {
+            $measurement = TestCatalogue::plans($house)["function-check:$test"]->measurement;
+            \assert($measurement->instrument instanceof PatternInstrument && 'lamp' === $measurement->instrument->slug());
+
+            return $measurement->instrument->pattern((new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read($change));
+        };
+        self::assertSame(['lit', 'dark', 'lit', 'dark', 'lit'], [$looks('l1:on'), $looks('l1:off'), $looks('stair:on'), $looks('stair:off'), $looks('stair:over')]);
+        $fault = static fn (string $kind, string $site, ?float $ohms = null): Change => Fault::at($house, $kind, $site, $ohms)->change($house);
+        self::assertSame('dark', $looks('l1:on', $fault('open-line', 'l1-drop/SL@1')));
+        // One strapper open: dark in one of the two positions that ought to light it.
+        $strapper = $fault('strapper-open', 'stair-strappers/L@1');
+        self::assertSame(['dark', 'lit'], [$looks('stair:on', $strapper), $looks('stair:over', $strapper)]);
+        // 1000 Ω before a lamp of 1322 Ω: 57 % of the voltage.
+        self::assertSame('dim', $looks('l1:on', $fault('high-resistance-joint', 'l1-drop/SL@1', 1000.0)));
+    }
+
     public function testTheDeviceItselfIsAWitness(): void
     {
         $house = Houses::worked();

@@ -153,7 +153,7 @@ final class WorkedFiguresTest extends TestCase
 
     public function testEveryTestThatATesterReadsHasAFigureHereOrInItsStory(): void
     {
-        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true];
+        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true, 'function-check' => true];
         foreach ([...self::dead(), ...self::live()] as $row) {
             $figured[explode(':', $row[0])[0]] = true;
         }
