@@ -150,9 +150,10 @@ final class EvaluationTest extends TestCase
         self::assertGreaterThanOrEqual(10.0, $mean['low']);
         self::assertLessThan(20.0, $mean['low']);
         self::assertGreaterThan(20.0, $mean['high']);
-        // Always right and said with certainty: no error. Said with 0.6: the upper bins are 0.4 too modest.
+        // Always right and said with certainty: no error. Sure of another cause: 1 said, 0 true, in the bin of the largest.
         self::assertEqualsWithDelta(0.0, Summary::calibrationError([$score(1.0, 1.0)]), 1e-12);
-        self::assertGreaterThan(0.0, Summary::calibrationError([$score(0.6, 1.0)]));
+        $wrong = Score::of(new Outcome(new Truth(self::$house, null, 'line-neutral-reversed|bench', new Factors()), [['open-line|bench-1/L@1' => 1.0] + $base], 1, 1.0, StopAdvice::Repair, []), self::$groups);
+        self::assertGreaterThan(1.0 / \count($wrong->calibration) - 1e-12, Summary::calibrationError([$wrong]));
         self::assertSame(0.0, Summary::calibrationError([]));
     }
 
