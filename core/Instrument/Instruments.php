@@ -42,8 +42,9 @@ final class Instruments
                 str_starts_with($slug, 'insulation') => 'Insulation',
                 str_starts_with($slug, 'rcd') => 'Residual tester',
                 $instrument instanceof Clamp => 'Clamp',
+                \in_array($slug, ['device-watch', 'lamp'], true) => 'Device, lamp',
                 $instrument instanceof TwoPoleIndicator, $instrument instanceof ContinuitySounder => 'Indicator, buzzer',
-                \in_array($slug, ['plug-in-tester', 'low-ohm', 'device-watch', 'lamp'], true) => $instrument->words(),
+                \in_array($slug, ['plug-in-tester', 'low-ohm'], true) => $instrument->words(),
                 default => 'Others',
             }][] = $instrument;
         }
