@@ -16,6 +16,7 @@ use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Evaluation\Dice;
+use YellowProbe\Evaluation\FixedOrder;
 use YellowProbe\Evaluation\Groups;
 use YellowProbe\Evaluation\Halving;
 use YellowProbe\Evaluation\MatchedWorld;
@@ -44,7 +45,7 @@ final class EvaluateCommand extends Command
         $this->addOption('visits', null, InputOption::VALUE_REQUIRED, 'Visits to each house', '25')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Another seed, other faults', '1')
             ->addOption('world', null, InputOption::VALUE_REQUIRED, 'matched, or mismatched', 'matched')
-            ->addOption('choice', null, InputOption::VALUE_REQUIRED, 'planner, or halving to compare with', 'planner')
+            ->addOption('choice', null, InputOption::VALUE_REQUIRED, 'planner; halving or fixed to compare with', 'planner')
             ->addOption('json', null, InputOption::VALUE_NONE, 'As JSON');
     }
 
@@ -59,7 +60,8 @@ final class EvaluateCommand extends Command
         $choice = match ($input->getOption('choice')) {
             'planner' => null,
             'halving' => Halving::choose(...),
-            default => throw new \InvalidArgumentException('--choice is planner or halving.'),
+            'fixed' => FixedOrder::choose(...),
+            default => throw new \InvalidArgumentException('--choice is planner, halving or fixed.'),
         };
         $scores = $sizes = [];
         foreach (self::HOUSES as $file) {

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace YellowProbe\Tests\Evaluation;
 
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Evaluation\Dice;
+use YellowProbe\Evaluation\FixedOrder;
 use YellowProbe\Evaluation\Groups;
 use YellowProbe\Evaluation\Halving;
 use YellowProbe\Evaluation\MatchedWorld;
@@ -23,6 +26,8 @@ use YellowProbe\Evaluation\Visit;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
+use YellowProbe\Procedure\Entries;
+use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
 /** The measure of the diagnosis has to be right itself: draws at their rates, groups, scores and intervals by hand. */
@@ -122,6 +127,25 @@ final class EvaluationTest extends TestCase
         }
         self::assertTrue(Score::of($one, self::$groups)->inLead, 'the open line is among the places of what leads');
         self::assertTrue(Score::of($run(Halving::choose(...)), self::$groups)->topThree, 'by halving too, at its own pace');
+    }
+
+    public function testTheFixedOrderKeepsToItsListWhateverATestIsWorth(): void
+    {
+        self::assertSame([], array_diff(FixedOrder::TESTS, Entries::slugs()), 'the list names tests of the catalogue');
+        $candidates = [];
+        foreach (TestCatalogue::plans(self::$house) as $plan) {
+            // The later a test stands, the more it is said to be worth.
+            $candidates[] = new Candidate($plan, (float) \count($candidates), 1.0);
+        }
+        $ranking = Ranker::rank(self::space(), []);
+        $tests = [];
+        while (null !== $next = FixedOrder::choose($ranking, $candidates, self::$tables)) {
+            $tests[] = $next->plan->procedure->slug();
+            $candidates = array_values(array_filter($candidates, static fn (Candidate $one): bool => $one !== $next));
+        }
+        $listed = array_values(array_intersect($tests, FixedOrder::TESTS));
+        self::assertSame(array_values(array_intersect(FixedOrder::TESTS, $tests)), array_values(array_unique($listed)));
+        self::assertSame($listed, \array_slice($tests, 0, \count($listed)), 'what the list leaves out comes last');
     }
 
     public function testScoresByHand(): void
