@@ -6,6 +6,7 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestPlan;
@@ -23,17 +24,18 @@ final class Planner
 
     /**
      * @param \Closure(TestPlan, non-empty-list<Hypothesis>): PredictionTable $tables    what a test would show, sketched or kept
+     * @param Kit|null                                                        $kit       the testers to hand; all when left out
      * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
      */
-    public function __construct(private readonly House $house, private readonly \Closure $tables, private readonly int $mostTests = 40)
+    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Kit $kit = null, private readonly int $mostTests = 40)
     {
-        $this->plans = TestCatalogue::plans($house);
+        $this->plans = array_filter(TestCatalogue::plans($house), ($kit ?? Kit::full())->allows(...));
     }
 
     /** With every table worked out when it is asked for. */
-    public static function sketching(House $house): self
+    public static function sketching(House $house, ?Kit $kit = null): self
     {
-        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses));
+        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $kit);
     }
 
     /** @return list<Candidate> best first */

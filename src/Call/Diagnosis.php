@@ -25,6 +25,7 @@ use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\TestCatalogue;
 
 /** The ranking and the next test for a call, with prediction tables kept between requests: they do not depend on what was read. */
@@ -71,19 +72,19 @@ final readonly class Diagnosis
 
     /**
      * The tests worth most per minute; with the board's cover off already, a test there costs only itself.
-     * Priced from the state the house is in now.
+     * Priced from the state the house is in now, with the testers to hand.
      *
      * @return list<Candidate> best first
      */
-    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false): array
+    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, ?Kit $kit = null): array
     {
         $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
-        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen]);
+        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen, $kit->missing ?? []]);
         /** @var list<array{string, float, float}> $chosen */
         $chosen = $this->predictions->get($key, static fn (): array => array_map(
             static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes],
-            Planner::sketching($house)->next($ranking, $now, $boardOpen),
+            Planner::sketching($house, $kit)->next($ranking, $now, $boardOpen),
         ));
         $plans = TestCatalogue::plans($house);
 

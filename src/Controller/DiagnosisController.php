@@ -33,6 +33,7 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Settling;
+use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Obstacle;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
@@ -64,14 +65,14 @@ final readonly class DiagnosisController
     }
 
     #[Route('/api/calls/{id}/next-tests', methods: ['GET'])]
-    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
-    public function nextTests(string $id, #[CurrentUser] User $user): JsonResponse
+    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'without', description: 'Testers that are not to hand, by slug, with commas between', required: false, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    public function nextTests(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
         $ranking = $this->diagnosis->rank($journal);
         $now = $journal->state();
 
-        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen());
+        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen(), self::kit($request->query->getString('without')));
         $stop = Stop::advised($ranking, $candidates);
 
         return Answer::of(new AdviceView(
@@ -108,6 +109,15 @@ final readonly class DiagnosisController
         $ranking = $this->diagnosis->rank($journal);
 
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
+    }
+
+    private static function kit(string $without): Kit
+    {
+        try {
+            return Kit::without('' === $without ? [] : explode(',', $without));
+        } catch (\OutOfBoundsException $e) {
+            throw Problem::invalid('/without', $e->getMessage());
+        }
     }
 
     /** Seconds that count: from one on they are said. */

@@ -147,7 +147,11 @@ final class CallTest extends ApiTestCase
         self::assertSame('Borrowed neutral', self::at($ranking, 'suspects', 0, 'title'));
         self::assertStringContainsString('Stair light', self::textAt(self::at($ranking, 'suspects', 0, 'where', 0)));
         self::assertGreaterThan(self::at($before, 'suspects', 0, 'probability'), self::at($ranking, 'suspects', 0, 'probability'));
-        self::assertNotEmpty($this->call('GET', "/api/calls/$call/next-tests")['tests']);
+        $tests = static fn (array $advice): array => array_column((array) $advice['tests'], 'instrument');
+        $next = $tests($this->call('GET', "/api/calls/$call/next-tests"));
+        self::assertNotEmpty($next);
+        self::assertNotContains($next[0], $tests($this->call('GET', "/api/calls/$call/next-tests?without={$next[0]}")), 'what is not to hand is not proposed');
+        self::assertStringContainsString('No tester is called', self::textAt(self::at($this->call('GET', "/api/calls/$call/next-tests?without=none-such", status: 422), 'detail')));
 
         // Withdrawn, the ranking is as it was; the reading stays on the record with its reason.
         $withdrawn = $this->observe($call, 'withdrawn', ['observation' => self::at((array) $reading, 'id'), 'reason' => 'Jaw not closed.']);

@@ -38,8 +38,9 @@ export function useRanking(id: string, enabled: boolean) {
     return useQuery({ queryKey: ['call', id, 'ranking'], queryFn: () => got(api.GET('/api/calls/{id}/ranking', byId(id))), enabled, placeholderData: (old) => old });
 }
 
-export function useNextTests(id: string, enabled: boolean) {
-    return useQuery({ queryKey: ['call', id, 'next'], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', byId(id))), enabled, placeholderData: (old) => old });
+/** @param without slugs of the testers that are not to hand, with commas between */
+export function useNextTests(id: string, without: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'next', without], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', { params: { path: { id }, query: { without } } })), enabled, placeholderData: (old) => old });
 }
 
 export function useContradictions(id: string, enabled: boolean) {

@@ -857,7 +857,10 @@ export interface operations {
     };
     nextTests: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Testers that are not to hand, by slug, with commas between */
+                without?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -876,6 +879,7 @@ export interface operations {
                 };
             };
             409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
         };
     };
     predict: {

@@ -9,7 +9,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
     const [best, ...others] = next.tests;
     const advice = next.advice === 'test' ? null : <p className="border-l-8 border-ink pl-3 font-bold">{next.words}</p>;
     if (!best) {
-        return advice ?? <p className="border-l-4 border-line pl-3 text-soft">No further test of the catalogue would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
+        return advice ?? <p className="border-l-4 border-line pl-3 text-soft">No further test with the testers to hand would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
     }
     const needsDead = (test: Test) => mainOn && test.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off');
     const setUp = (test: Test, look: 'next' | 'plain') =>

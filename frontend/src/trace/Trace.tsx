@@ -8,6 +8,7 @@ import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
 import { Meter } from './Meter';
+import { Kit, useNotToHand, without } from './Kit';
 import { NextTest } from './NextTest';
 import { PointPanel } from './PointPanel';
 import { Readings } from './Readings';
@@ -22,9 +23,10 @@ export function Trace({ detail }: { detail: Detail }) {
     const hasHouse = detail.call.houseId !== null;
     const map = useMap(callId, hasHouse);
     const ranking = useRanking(callId, hasHouse);
-    const next = useNextTests(callId, hasHouse);
-    const odd = useContradictions(callId, hasHouse);
     const instruments = useInstruments();
+    const [missing, toggleTester] = useNotToHand();
+    const next = useNextTests(callId, without(instruments.data ?? [], missing), hasHouse && instruments.data !== undefined);
+    const odd = useContradictions(callId, hasHouse);
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
@@ -133,6 +135,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     <Contradictions odd={odd.data ?? []} />
                     {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
+                    <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} />
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />
                 </div>

@@ -30,8 +30,12 @@ use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Clamp;
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Specimen;
+use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
@@ -56,6 +60,28 @@ final class PlannerTest extends TestCase
         $best = $candidates[0]->plan->id;
         $again = Planner::sketching(self::$house)->next(self::ranked(null, [$best], ['residual-trip']), State::resting(self::$house));
         self::assertNotContains($best, array_map(static fn (Candidate $candidate): string => $candidate->plan->id, $again));
+    }
+
+    public function testOnlyWhatIsToHandIsProposedAndNothingDeadWithoutAnIndicator(): void
+    {
+        $ranking = self::ranked(null, [], ['residual-trip']);
+        $kinds = static fn (?Kit $kit): array => array_map(static fn (Candidate $candidate): string => $candidate->plan->measurement->instrument->slug(), Planner::sketching(self::$house, $kit)->next($ranking, State::resting(self::$house)));
+        $all = $kinds(null);
+        self::assertContains('insulation-tester', $all);
+        $clamps = array_keys(array_filter(Instruments::all(), static fn (Instrument $instrument): bool => $instrument instanceof Clamp));
+        self::assertNotEmpty(array_intersect($clamps, $all));
+        $left = $kinds(Kit::without($clamps));
+        self::assertNotEmpty($left);
+        self::assertEmpty(array_intersect($clamps, $left));
+        $blind = $kinds(Kit::without(['two-pole-indicator', 'two-pole-indicator-load']));
+        self::assertNotEmpty($blind, 'a plug-in check and the clamp are left');
+        foreach ($blind as $slug) {
+            self::assertFalse(Instruments::get($slug)->deadOnly(), $slug);
+        }
+        self::assertContains('insulation-tester', $kinds(Kit::without(['two-pole-indicator-load'])), 'one of the two proves dead');
+        self::assertSame($all, $kinds(Kit::without(['device-watch', 'lamp'])), 'eyes are not left at home');
+        $this->expectExceptionMessage('No tester is called "divining-rod"');
+        Kit::without(['divining-rod']);
     }
 
     public function testWhatIsOpenAndSwitchedAlreadyIsNotPaidAgain(): void
