@@ -119,3 +119,20 @@ test('set up by the tool, the state is recorded and can be taken back', async ({
     await entry.getByRole('button', { name: 'Back' }).click();
     await expect(page.getByText('Switch Lounge light switch on')).toHaveCount(0);
 });
+
+test('a tester left in the van is not asked for, over a reload too', async ({ page }) => {
+    await openTrace(page, 'Mrs Adeyemi-Hartley');
+    const next = page.getByRole('region', { name: 'Next test' });
+    await expect(next).toBeVisible();
+    await page.getByText('Testers to hand: all').click();
+    const answered = page.waitForResponse((response) => /without=plug-in-tester%2Cvoltmeter-/.test(response.url()));
+    await page.getByRole('checkbox', { name: 'Plug-in tester' }).uncheck();
+    await page.getByRole('checkbox', { name: 'Volts' }).uncheck();
+    const advice = (await (await answered).json()) as { tests: { instrument: string }[] };
+    expect(advice.tests.length).toBeGreaterThan(0);
+    expect(advice.tests.filter((each) => /^(plug-in|voltmeter)/.test(each.instrument))).toEqual([]);
+    await page.reload();
+    await page.getByText('Not to hand: Volts; Plug-in tester').click();
+    await page.getByRole('checkbox', { name: 'Volts' }).check();
+    await expect(page.getByText(/^Not to hand/)).toHaveText('Not to hand: Plug-in tester');
+});
