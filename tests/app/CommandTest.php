@@ -54,6 +54,37 @@ final class CommandTest extends KernelTestCase
         }
     }
 
+    public function testNext(): void
+    {
+        $job = tempnam(sys_get_temp_dir(), 'job');
+        self::assertIsString($job);
+        $pair = static fn (string $raw): array => ['test' => 'residual-pair:stair:lights-low', 'raw' => $raw];
+        $write = static fn (array $readings): int|false => file_put_contents($job, json_encode(['house' => realpath(self::HOUSE), 'symptoms' => ['residual-trip'], 'readings' => $readings], \JSON_THROW_ON_ERROR));
+        $tester = $this->command('next');
+        $next = static function (array $options = []) use ($tester, $job): array {
+            $tester->execute(['job' => $job, '--json' => true] + $options);
+            /** @var array{advice: string, contradictions: list<array{reading: int}>, tests: list<array{id: string, minutes: float, steps: list<string>}>} $result */
+            $result = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+
+            return $result;
+        };
+        try {
+            $write([]);
+            $first = $next();
+            self::assertSame(['test', []], [$first['advice'], $first['contradictions']]);
+            self::assertCount(4, $first['tests']);
+            $write([$pair('258'), $pair('258'), $pair('12')]);
+            $odd = $next();
+            self::assertSame([2], array_column($odd['contradictions'], 'reading'), 'twice 258, then 12 at the same place');
+            $tester->execute(['job' => $job]);
+            self::assertStringContainsString('Reading 2: The other readings speak against this one', $tester->getDisplay());
+            $this->expectExceptionMessage('No tester is called "none-such"');
+            $next(['--without' => ['none-such']]);
+        } finally {
+            unlink($job);
+        }
+    }
+
     public function testTheExportedNetlistSolvesElsewhereToTheSameReading(): void
     {
         $tester = $this->command('netlist');

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Call\TradeData;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingError;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\TestCatalogue;
+
+/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}. */
+final readonly class JobFile
+{
+    public function __construct(private HouseFile $files, private TradeData $trade)
+    {
+    }
+
+    /** @throws \RuntimeException that names the file and the place in it */
+    public function read(string $file): Job
+    {
+        $job = $this->files->object($file);
+        try {
+            $path = $job->string('house');
+            $house = $this->files->house(str_starts_with($path, '/') ? $path : \dirname($file)."/$path");
+            $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), new Story($job->strings('symptoms'), $job->strings('contexts')));
+
+            return new Job($house, self::state($job, $house, '/state'), $hypotheses, Ranker::rank($hypotheses, self::evidence($job, $house, $hypotheses)));
+        } catch (HouseError|ReadingError|\OutOfBoundsException $e) {
+            throw new \RuntimeException("$file".($e instanceof HouseError ? ", at $e->path" : '').": {$e->getMessage()}", 0, $e);
+        }
+    }
+
+    /**
+     * @param non-empty-list<\YellowProbe\Diagnosis\Hypothesis> $hypotheses
+     *
+     * @return list<Evidence>
+     */
+    private static function evidence(Attributes $job, House $house, array $hypotheses): array
+    {
+        $plans = TestCatalogue::plans($house);
+        $evidence = [];
+        foreach ($job->map('readings') as $at => $reading) {
+            if ($reading->has('test')) {
+                $id = $reading->string('test');
+                $measurement = ($plans[$id] ?? throw new HouseError("/readings/$at/test", \sprintf('There is no test "%s" in this house.', $id)))->measurement;
+            } else {
+                $instrument = Instruments::get($reading->string('instrument'));
+                $measurement = new Measurement(self::state($reading, $house, "/readings/$at/state"), $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, "/readings/$at/connection"));
+            }
+            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()));
+        }
+
+        return $evidence;
+    }
+
+    private static function state(Attributes $from, House $house, string $path): State
+    {
+        return $from->has('state') ? State::fromArray($from->object('state')->raw, $path) : State::resting($house);
+    }
+}

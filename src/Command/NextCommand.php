@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Contradiction;
+use YellowProbe\Diagnosis\Contradictions;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Procedure\Kit;
+
+/** Whether to test on, and with what; readings that do not go with the rest are told first. */
+#[AsCommand('next', 'Propose the next test of a job file, or say why to stop')]
+final class NextCommand extends Command
+{
+    private const MOST_TESTS = 4;
+
+    public function __construct(private readonly JobFile $jobs)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('job', InputArgument::REQUIRED, 'Job file (JSON)')
+            ->addOption('without', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'Slug of a tester that is not to hand', [])
+            ->addOption('board-open', null, InputOption::VALUE_NONE, 'The cover of the board is off already')
+            ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $file = $input->getArgument('job');
+        $job = $this->jobs->read(\is_string($file) ? $file : '');
+        /** @var list<string> $missing */
+        $missing = $input->getOption('without');
+        $candidates = Planner::sketching($job->house, Kit::without($missing))->next($job->ranking, $job->now, true === $input->getOption('board-open'));
+        $stop = Stop::advised($job->ranking, $candidates);
+        $result = [
+            'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->hypotheses, $job->ranking->evidence)),
+            'advice' => $stop->advice->value,
+            'words' => $stop->advice->words(),
+            'tests' => array_map(static fn (Candidate $candidate): array => [
+                'id' => $candidate->plan->id,
+                'words' => $candidate->plan->words,
+                'bits' => round($candidate->bits, 3),
+                'minutes' => round($candidate->minutes, 1),
+                'hazard' => $candidate->plan->procedure->hazard(),
+                'steps' => array_map(static fn (StateChange $change): string => $change->words($job->house), $job->now->changesTo($candidate->plan->measurement->state)),
+            ], \array_slice($candidates, 0, self::MOST_TESTS)),
+        ];
+        if (true === $input->getOption('json')) {
+            $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
+
+            return self::SUCCESS;
+        }
+        foreach ($result['contradictions'] as $odd) {
+            $output->writeln(\sprintf('Reading %d: %s', $odd['reading'], $odd['words']));
+        }
+        $output->writeln($result['words']);
+        foreach ($result['tests'] as $test) {
+            $output->writeln(\sprintf('%s (%s), about %.0f min, %.2f bit', $test['words'], $test['id'], $test['minutes'], $test['bits']));
+            if ('' !== $test['hazard']) {
+                $output->writeln("    ▲ {$test['hazard']}");
+            }
+            foreach ($test['steps'] as $step) {
+                $output->writeln("    $step");
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}
