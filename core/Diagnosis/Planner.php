@@ -6,6 +6,7 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestCatalogue;
@@ -38,11 +39,19 @@ final class Planner
         return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $kit);
     }
 
+    /** What any test would tell now, in bits: planned here, or a person's own. */
+    public static function worth(House $house, Ranking $ranking, Measurement $measurement): float
+    {
+        $standings = self::mattering($ranking);
+
+        return NextTest::bits($standings, Predictor::sketch($house, $measurement, self::compared($standings)), new Display($measurement->instrument));
+    }
+
     /** @return list<Candidate> best first */
     public function next(Ranking $ranking, State $now, bool $boardOpen = false): array
     {
         $standings = self::mattering($ranking);
-        $hypotheses = [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)];
+        $hypotheses = self::compared($standings);
         $scored = [];
         foreach ($this->possible($ranking, $standings, $now, $boardOpen) as [$plan, $minutes]) {
             $bits = NextTest::bits($standings, ($this->tables)($plan, $hypotheses), new Display($plan->measurement->instrument));
@@ -103,6 +112,16 @@ final class Planner
     private static function mattering(Ranking $ranking): array
     {
         return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= self::MATTERS)), 0, self::MOST_CAUSES);
+    }
+
+    /**
+     * @param list<Standing> $standings
+     *
+     * @return non-empty-list<Hypothesis> theirs, after the sound house that each is compared with
+     */
+    private static function compared(array $standings): array
+    {
+        return [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)];
     }
 
     /**

@@ -16,6 +16,7 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
@@ -110,6 +111,7 @@ final readonly class DiagnosisViews
             $expectation->text(),
             $expectation->range(),
             $this->outcomes($house, $measurement, $ranking),
+            round(Planner::worth($house, $ranking, $measurement), 3),
             $cautions,
             $this->loop($house, $path),
             array_map(static fn (PathStep $step): PathStepView => new PathStepView(ucfirst(Labels::element($house, $step->element)), round(100.0 * $step->current, 1), round(100.0 * $step->resistance, 1)), \array_slice(array_values(array_filter($path->steps, static fn (PathStep $step): bool => $step->resistance >= self::SHOWN_SHARE)), 0, self::MOST_STEPS)),

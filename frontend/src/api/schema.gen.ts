@@ -498,6 +498,11 @@ export interface components {
             expected: string;
             range: string;
             outcomes: components["schemas"]["OutcomeView"][];
+            /**
+             * Format: float
+             * @description What the reading would tell about the cause as things stand, in bits.
+             */
+            bits: number;
             cautions: string[];
             /** @description "part|role" of both ends of every core that the test current passes. */
             loop: string[];

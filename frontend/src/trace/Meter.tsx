@@ -117,6 +117,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                             {prediction.data.range !== '' && <span className="text-sm font-normal"> ({prediction.data.range})</span>}
                         </p>
                         <Outcomes outcomes={prediction.data.outcomes} />
+                        <p className="mt-1 text-sm text-soft">{prediction.data.bits < 0.01 ? 'It would tell nothing more about the cause.' : `Worth ${prediction.data.bits.toFixed(2)} bit as things stand.`}</p>
                         {prediction.data.path.length > 0 && (
                             <details className="mt-1 text-sm">
                                 <summary className="min-h-11 cursor-pointer py-3">The way its current takes</summary>

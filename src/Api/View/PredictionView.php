@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** What a tester should show where it is put. */
-#[OA\Schema(required: ['where', 'expected', 'range', 'outcomes', 'cautions', 'loop', 'path'])]
+#[OA\Schema(required: ['where', 'expected', 'range', 'outcomes', 'bits', 'cautions', 'loop', 'path'])]
 final readonly class PredictionView
 {
     /**
@@ -25,6 +25,8 @@ final readonly class PredictionView
         public string $range,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeView::class))]
         public array $outcomes,
+        #[OA\Property(description: 'What the reading would tell about the cause as things stand, in bits.')]
+        public float $bits,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cautions,
         #[OA\Property(type: 'array', description: '"part|role" of both ends of every core that the test current passes.', items: new OA\Items(type: 'string'))]

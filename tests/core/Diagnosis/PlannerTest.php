@@ -29,10 +29,13 @@ use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Clamp;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Specimen;
 use YellowProbe\Procedure\Kit;
@@ -60,6 +63,21 @@ final class PlannerTest extends TestCase
         $best = $candidates[0]->plan->id;
         $again = Planner::sketching(self::$house)->next(self::ranked(null, [$best], ['residual-trip']), State::resting(self::$house));
         self::assertNotContains($best, array_map(static fn (Candidate $candidate): string => $candidate->plan->id, $again));
+    }
+
+    public function testAPersonsOwnTestIsWorthWhatThePlannerWouldSay(): void
+    {
+        $ranking = self::ranked(null, [], ['residual-trip']);
+        $candidates = Planner::sketching(self::$house)->next($ranking, State::resting(self::$house));
+        foreach (\array_slice($candidates, 0, 3) as $candidate) {
+            self::assertEqualsWithDelta($candidate->bits, Planner::worth(self::$house, $ranking, $candidate->plan->measurement), 1e-12);
+        }
+        $off = new Measurement(State::resting(self::$house)->after(new StateChange('set', 'main', 'off')), Instruments::get('plug-in-tester'), Connection::leads('a.front-L', 'a.front-N', 'a.front-E'));
+        $causes = array_values(array_filter(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings), static fn (Hypothesis $one): bool => Hypothesis::ELSE !== $one->id));
+        \assert([] !== $causes);
+        $listed = Ranker::rank($causes, []);
+        self::assertLessThan(0.001, Planner::worth(self::$house, $listed, $off), 'with the main switch off a plug-in tester is dark whatever the listed cause');
+        self::assertGreaterThan(0.02, Planner::worth(self::$house, $listed, new Measurement(State::resting(self::$house), $off->instrument, $off->connection)));
     }
 
     public function testOnlyWhatIsToHandIsProposedAndNothingDeadWithoutAnIndicator(): void
