@@ -50,38 +50,25 @@ final class Likelihood
         $n = \count($factors);
         $theta = array_fill(0, $n, 0.0);
         $cholesky = [];
+        $values = self::values($terms, $evidence, $rows, $factors);
         for ($pass = 0; $pass < self::PASSES; ++$pass) {
             $matrix = self::identity($n);
             $right = array_fill(0, $n, 0.0);
-            foreach ($terms as $i => [$low, $high, $broad]) {
-                if (ShownKind::Value !== $evidence[$i]->reading->kind) {
-                    continue;
-                }
-                $row = $rows[$i];
-                $seen = is_finite($low) ? 0.5 * ($low + $high) : 0.5 * $high;
-                $variance = $row->sigma ** 2 + (is_finite($low) ? $high - $low : $high) ** 2 / 12.0;
-                $moved = $row->z;
-                $loose = $variance;
-                foreach ($row->moves as $factor => $move) {
-                    if (isset($factors[$factor])) {
-                        $moved += $move * $theta[$factors[$factor]];
-                        $loose += $move * $move;
-                    }
+            foreach ($values as $i => [$at, $moves, $off, $variance, $loose]) {
+                [$low, $high, $broad] = $terms[$i];
+                $moved = $rows[$i]->z;
+                foreach ($at as $p => $f) {
+                    $moved += $moves[$p] * $theta[$f];
                 }
                 // First ask whether the factors could explain the reading at all, then whether they do.
                 $sigma = sqrt(0 === $pass ? $loose : $variance);
                 $own = (1.0 - self::BLUNDER) * Normal::between(($low - $moved) / $sigma, ($high - $moved) / $sigma);
                 $weight = $own / ($own + self::BLUNDER * $broad) / $variance;
-                foreach ($row->moves as $f => $moveF) {
-                    if (!isset($factors[$f])) {
-                        continue;
-                    }
-                    $a = $factors[$f];
-                    $right[$a] += $weight * $moveF * ($seen - $row->z);
-                    foreach ($row->moves as $g => $moveG) {
-                        if (isset($factors[$g])) {
-                            $matrix[$a * $n + $factors[$g]] += $weight * $moveF * $moveG;
-                        }
+                foreach ($at as $p => $f) {
+                    $weighed = $weight * $moves[$p];
+                    $right[$f] += $weighed * $off;
+                    for ($q = 0; $q <= $p; ++$q) {
+                        $matrix[$f * $n + $at[$q]] += $weighed * $moves[$q];
                     }
                 }
             }
@@ -102,13 +89,45 @@ final class Likelihood
             $total -= 0.5 * $theta[$a] ** 2 + log($cholesky[$a * $n + $a]);
         }
         foreach ($factors as $factor => $a) {
-            $unit = array_fill(0, $n, 0.0);
-            $unit[$a] = 1.0;
-            $spread[$factor] = sqrt(self::solve($cholesky, $unit, $n)[$a]);
+            $spread[$factor] = self::deviation($cholesky, $a, $n);
         }
         ksort($each);
 
         return new LikelihoodResult($total + array_sum($each), array_values($each), $spread);
+    }
+
+    /**
+     * What the passes ask of each number again and again: its factors in rising order with their moves, how far it lies
+     * from what the cause shows, its own variance and that with the factors free.
+     *
+     * @param array<int, array{float, float, float}> $terms    low, high, broad of each outcome on the display
+     * @param list<Evidence>                         $evidence
+     * @param list<Row>                              $rows
+     * @param array<string, int>                     $factors
+     *
+     * @return array<int, array{list<int>, list<float>, float, float, float}>
+     */
+    private static function values(array $terms, array $evidence, array $rows, array $factors): array
+    {
+        $values = [];
+        foreach ($terms as $i => [$low, $high]) {
+            if (ShownKind::Value !== $evidence[$i]->reading->kind) {
+                continue;
+            }
+            $moves = [];
+            foreach ($rows[$i]->moves as $factor => $move) {
+                if (isset($factors[$factor]) && 0.0 !== $move) {
+                    $moves[$factors[$factor]] = $move;
+                }
+            }
+            ksort($moves);
+            $seen = is_finite($low) ? 0.5 * ($low + $high) : 0.5 * $high;
+            $variance = $rows[$i]->sigma ** 2 + (is_finite($low) ? $high - $low : $high) ** 2 / 12.0;
+            $loose = $variance + array_sum(array_map(static fn (float $move): float => $move * $move, $moves));
+            $values[$i] = [array_keys($moves), array_values($moves), $seen - $rows[$i]->z, $variance, $loose];
+        }
+
+        return $values;
     }
 
     /** @return array<int, float> */
@@ -123,7 +142,7 @@ final class Likelihood
     }
 
     /**
-     * Lower triangle L of A = L·Lᵀ; A is the identity plus a Gram matrix, so it always exists.
+     * Lower triangle L of A = L·Lᵀ, of A only the lower triangle is read; A is the identity plus a Gram matrix, so it always exists.
      *
      * @param array<int, float> $a
      *
@@ -134,6 +153,9 @@ final class Likelihood
         for ($j = 0; $j < $n; ++$j) {
             for ($k = 0; $k < $j; ++$k) {
                 $factor = $a[$j * $n + $k];
+                if (0.0 === $factor) {
+                    continue; // readings of other circuits share no factor
+                }
                 for ($i = $j; $i < $n; ++$i) {
                     $a[$i * $n + $j] -= $a[$i * $n + $k] * $factor;
                 }
@@ -145,6 +167,29 @@ final class Likelihood
         }
 
         return $a;
+    }
+
+    /**
+     * √(A⁻¹)ₐₐ: the length of column a of L⁻¹, which begins at its diagonal.
+     *
+     * @param array<int, float> $l
+     */
+    private static function deviation(array $l, int $a, int $n): float
+    {
+        $column = [$a => 1.0 / $l[$a * $n + $a]];
+        $squares = $column[$a] ** 2;
+        for ($i = $a + 1; $i < $n; ++$i) {
+            $sum = 0.0;
+            foreach ($column as $k => $value) {
+                $sum += $l[$i * $n + $k] * $value;
+            }
+            if (0.0 !== $sum) {
+                $column[$i] = -$sum / $l[$i * $n + $i];
+                $squares += $column[$i] ** 2;
+            }
+        }
+
+        return sqrt($squares);
     }
 
     /**

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Bench\DiagnosisBench;
 use App\Bench\NetworkBench;
 use App\Bench\Timing;
 use App\House\HouseDocument;
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Installation\Findings;
+use YellowProbe\Procedure\TestPlan;
+use YellowProbe\Tests\Houses;
 
 final class BenchTest extends TestCase
 {
@@ -34,5 +38,18 @@ final class BenchTest extends TestCase
             self::assertEquals([], Findings::of($house));
         }
         self::assertCount(12, $documents->decode((string) file_get_contents(__DIR__.'/../../demo/bench/house-370.json'))->circuits);
+    }
+
+    public function testTheDiagnosisIsTimedOnTestsSpreadOverTheHouse(): void
+    {
+        $root = \dirname(__DIR__, 2);
+        $house = (new HouseDocument($root))->decode((string) file_get_contents("$root/demo/houses/rod-and-outbuilding.json"));
+        $few = \array_slice(HypothesisSpace::of($house, Houses::rates()), 0, 4);
+        $bench = new DiagnosisBench($house, $few);
+        self::assertCount(DiagnosisBench::READINGS, array_unique(array_map(static fn (TestPlan $plan): string => $plan->id, $bench->plans)));
+        self::assertGreaterThan(10, \count(array_unique(array_map(static fn (TestPlan $plan): string => $plan->procedure->slug(), $bench->plans))), 'of many kinds');
+        foreach ($bench->times() as $what => $time) {
+            self::assertGreaterThan(0.0, $time->median, $what);
+        }
     }
 }
