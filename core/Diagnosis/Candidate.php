@@ -10,15 +10,11 @@ use YellowProbe\Procedure\TestPlan;
 final readonly class Candidate
 {
     /**
-     * @param float $bits    expected information about the cause
-     * @param float $minutes of the test, the change of state and the covers before it
+     * @param float $bits    expected information about what has to be repaired
+     * @param float $minutes of the test, the change of state and the covers before it, and what it adds to the putting back
+     * @param float $rate    bits per minute, of the test alone or with the test that is best done after it
      */
-    public function __construct(public TestPlan $plan, public float $bits, public float $minutes)
+    public function __construct(public TestPlan $plan, public float $bits, public float $minutes, public float $rate)
     {
-    }
-
-    public function bitsPerMinute(): float
-    {
-        return $this->bits / $this->minutes;
     }
 }

@@ -31,6 +31,12 @@ final readonly class Display
         $this->top = $this->z($scale->top());
     }
 
+    /** Whether outcomes are places on the line; lamps and sounds are not. */
+    public function isLine(): bool
+    {
+        return !$this->instrument instanceof PatternInstrument;
+    }
+
     public function z(float $value): float
     {
         return asinh(min($value, self::FARTHEST) / $this->unit);

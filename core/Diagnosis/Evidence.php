@@ -12,12 +12,15 @@ final class Evidence
 {
     public readonly Display $display;
 
+    public readonly Exposure $exposure;
+
     private ?PredictionTable $fetched = null;
 
     /** @param \Closure(): PredictionTable $table */
-    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where)
+    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure())
     {
         $this->display = new Display($measurement->instrument);
+        $this->exposure = $exposure->in($measurement->state);
     }
 
     public function table(): PredictionTable

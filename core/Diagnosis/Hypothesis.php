@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultKind;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
 
-/** One cause that may fit: a kind of fault at a site, its severities summed inside; or the house as surveyed. */
+/**
+ * One cause that may fit: a kind of fault at a site, its severities summed inside; the same coming and going; two such
+ * faults together; or the house as surveyed.
+ */
 final readonly class Hypothesis
 {
     /** Nothing wrong now. */
@@ -19,43 +23,125 @@ final readonly class Hypothesis
     /** A cause that is not in the catalogue or not in the survey. */
     public const ELSE = 'something-else';
 
-    private function __construct(public string $id, public ?FaultKind $kind, public ?FaultSite $site, public float $prior)
+    /** What the id of a fault that comes and goes ends in. */
+    private const AT_TIMES = '|at-times';
+
+    /**
+     * @param string                   $stem of several forms of one fault; what they show while they are there is the same
+     * @param array{self, self}|array{} $both       the two faults of a pair
+     * @param list<int>                 $severities of its kind that count; all when empty
+     */
+    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [])
     {
     }
 
     public static function sound(float $prior): self
     {
-        return new self(self::SOUND, null, null, $prior);
+        return new self(self::SOUND, self::SOUND, null, null, $prior);
     }
 
     public static function somethingElse(float $prior): self
     {
-        return new self(self::ELSE, null, null, $prior);
+        return new self(self::ELSE, self::ELSE, null, null, $prior);
     }
 
     public static function fault(FaultKind $kind, FaultSite $site, float $prior): self
     {
-        return new self($kind->slug().'|'.$site->id, $kind, $site, $prior);
+        $id = $kind->slug().'|'.$site->id;
+
+        return new self($id, $id, $kind, $site, $prior);
+    }
+
+    /** The same fault, there at some times and not at others. */
+    public static function intermittent(FaultKind $kind, FaultSite $site, float $prior): self
+    {
+        $stem = $kind->slug().'|'.$site->id;
+
+        return new self($stem.self::AT_TIMES, $stem, $kind, $site, $prior, true);
+    }
+
+    /** Two faults that are there together; the one whose id comes first leads, whatever the order. */
+    public static function pair(self $one, self $other, float $prior): self
+    {
+        [$one, $other] = $one->id < $other->id ? [$one, $other] : [$other, $one];
+        $site = new FaultSite(
+            $one->site?->id.'&'.$other->site?->id,
+            [],
+            array_values(array_unique([...$one->site->places ?? [], ...$other->site->places ?? []])),
+            $one->site?->words.', and '.lcfirst($other->words()),
+        );
+
+        return new self("$one->id&$other->id", "$one->id&$other->id", $one->kind, $site, $prior, false, [$one, $other]);
+    }
+
+    /**
+     * The same fault with some of its severities only, for a pair: which they are shows already when it is alone.
+     *
+     * @param list<int> $severities
+     */
+    public function narrowed(array $severities): self
+    {
+        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities);
+    }
+
+    /** Causes of the same title are one suspect while nothing tells their places apart. */
+    public function title(): string
+    {
+        return [] === $this->both ? ($this->kind?->words() ?? $this->words()) : $this->both[0]->title().' and '.lcfirst($this->both[1]->title());
     }
 
     public function words(): string
     {
-        return match ($this->id) {
-            self::SOUND => 'Nothing wrong now',
-            self::ELSE => 'Something not in the list',
-            default => $this->kind?->words().' '.$this->site?->words,
+        return match (true) {
+            self::SOUND === $this->id => 'Nothing wrong now',
+            self::ELSE === $this->id => 'Something not in the list',
+            default => $this->kind?->words().' '.$this->site?->words.($this->intermittent ? ', at times' : ''),
         };
     }
 
-    /** @return list<Change|null> one for each severity; null changes nothing */
+    /** @return list<Condition> what brings it out, where it comes and goes */
+    public function conditions(): array
+    {
+        return $this->intermittent ? $this->kind?->conditions() ?? [] : [];
+    }
+
+    /**
+     * What it changes while it is there.
+     *
+     * @return list<Change|null> one for each severity; null changes nothing
+     */
     public function changes(House $house): array
     {
+        if ([] !== $this->both) {
+            return self::together($house, ...$this->both);
+        }
         if (null === $this->kind || null === $this->site) {
             return [null];
         }
         $changes = [];
-        foreach ($this->kind->severities() as $ohms) {
+        foreach ($this->ohms() as $ohms) {
             $changes[] = (new Fault($this->kind, $this->site, $ohms))->change($house);
+        }
+
+        return $changes;
+    }
+
+    /** @return list<float> the severities that count, in Ω; 0 where the kind has none */
+    public function ohms(): array
+    {
+        $all = $this->kind?->severities() ?? [0.0];
+
+        return [] === $this->severities ? $all : array_map(static fn (int $at): float => $all[$at], $this->severities);
+    }
+
+    /** @return list<Change|null> every severity of the one with every severity of the other */
+    private static function together(House $house, self $one, self $other): array
+    {
+        $changes = [];
+        foreach ($one->changes($house) as $first) {
+            foreach ($other->changes($house) as $second) {
+                $changes[] = null === $first || null === $second ? $first ?? $second : $first->and($second);
+            }
         }
 
         return $changes;

@@ -7,13 +7,17 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
 
-/** Every single fault of the catalogue at every place of a house, nothing wrong now, and something else; with priors. */
+/**
+ * Every single fault of the catalogue at every place of a house, as it stays and, where something brings it out, as it
+ * comes and goes; nothing wrong now; and something else; with priors. Pairs are grown from them when singles fail.
+ */
 final class HypothesisSpace
 {
     /** @return non-empty-list<Hypothesis> priors sum to 1 */
     public static function of(House $house, Rates $rates, Story $story = new Story()): array
     {
         $given = $rates->given($story);
+        $atTimes = $rates->atTimes($story);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -25,8 +29,13 @@ final class HypothesisSpace
                 continue;
             }
             $weights = array_sum(array_map(static fn ($site): float => $site->weight, $sites));
+            $own = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $site) {
-                $hypotheses[] = Hypothesis::fault($kind, $site, $share * $site->weight / $weights);
+                $prior = $share * $site->weight / $weights;
+                $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
+                if ($own > 0.0) {
+                    $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);
+                }
             }
         }
 

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Installation\Factors;
 use YellowProbe\Instrument\ShownKind;
 
 /**
  * Log-probability of all displayed outcomes under one cause at one severity, the shared factors integrated out.
  *
- * Factors are standard normal; a reading moves linearly with them on the display's z line. Each outcome is a mixture of
- * what the cause shows and, with a small weight, a blunder. The integral over the factors is Laplace's about their most
- * probable values, found by reweighted least squares, so the order of entry cannot matter and readings on one cable
- * share that cable's uncertainty.
+ * Factors are standard normal, lengths with the tail of a survey that is wrong; a reading moves linearly with them on the
+ * display's z line. Each outcome is a mixture of what the cause shows and, with a small weight, a blunder. The integral
+ * over the factors is Laplace's about their most probable values, found by reweighted least squares, so the order of
+ * entry cannot matter and readings on one cable share that cable's uncertainty.
+ *
+ * A cause is given by what it shows apart from the house as surveyed; what belongs to the readings alone, and what belongs
+ * to a row that many causes share, is worked out once.
  */
 final class Likelihood
 {
@@ -20,199 +24,193 @@ final class Likelihood
     public const BLUNDER = 0.015;
 
     private const PASSES = 4;
+    private const SETTLED = 3e-3;
 
-    /**
-     * @param list<Evidence> $evidence
-     * @param list<Row>      $rows     one for each piece of evidence
-     */
-    public static function of(array $evidence, array $rows): LikelihoodResult
+    /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
+    private const HOPELESS = -25.0;
+
+    /** A cell narrower than this many deviations is as good as a point: its error is a twenty-fourth of the square. */
+    private const NARROW = 0.1;
+    private const ROOT_TWO_PI = 2.5066282746310002;
+
+    /** @var list<array{float, float, float, float, float, bool}> by reading: low, high, broad, middle and variance of the cell, whether it can move factors */
+    private array $cells = [];
+
+    /** @var array<string, int> factor => place in the system; those that join few readings first, so that the triangle stays thin */
+    private readonly array $factors;
+
+    /** @var list<bool> whether the factor at this place has the tail of a wrong survey */
+    private readonly array $tailed;
+
+    /** @var list<array{list<int>, list<float>, float, float, float, float, float, float|null}> of the house as surveyed, as {@see term} makes them */
+    private array $terms = [];
+
+    /** @var list<array<int, array{list<int>, list<float>, float, float, float, float, float, float|null}>> by reading and row */
+    private array $known = [];
+
+    private ?LikelihoodResult $sound = null;
+
+    /** @param list<Evidence> $evidence */
+    public function __construct(private readonly array $evidence)
     {
-        $factors = [];
-        $terms = [];
-        $each = [];
-        foreach ($evidence as $i => $piece) {
-            $plain = $piece->display->plainProbability($rows[$i], $piece->reading);
-            $broad = $piece->display->broad($piece->reading);
-            if (null !== $plain) {
-                $each[$i] = log((1.0 - self::BLUNDER) * $plain + self::BLUNDER * $broad);
-                continue;
-            }
-            [$low, $high] = $piece->display->cell($piece->reading);
-            $terms[$i] = [$low, $high, $broad];
-            if (ShownKind::Value === $piece->reading->kind) {
-                foreach ($rows[$i]->moves as $factor => $move) {
-                    if (abs($move) > 1e-9) {
-                        $factors[$factor] ??= \count($factors);
-                    }
-                }
-            }
+        $names = [];
+        foreach ($evidence as $piece) {
+            $number = ShownKind::Value === $piece->reading->kind && $piece->display->isLine();
+            [$low, $high] = $piece->display->isLine() && ShownKind::Nothing !== $piece->reading->kind ? $piece->display->cell($piece->reading) : [0.0, 0.0];
+            [$middle, $width] = is_finite($low) ? [0.5 * ($low + $high), $high - $low] : [0.5 * $high, $high];
+            $this->cells[] = [$low, $high, $piece->display->broad($piece->reading), $middle, $number ? $width ** 2 / 12.0 : 0.0, $number];
+            $this->known[] = [];
+            $names += $number ? array_fill_keys($piece->table()->factors, true) : [];
         }
-        $n = \count($factors);
-        $theta = array_fill(0, $n, 0.0);
-        $cholesky = [];
-        $values = self::values($terms, $evidence, $rows, $factors);
+        $names = array_map(strval(...), array_keys($names));
+        usort($names, static fn (string $a, string $b): int => [!Factors::isTailed($a), $a] <=> [!Factors::isTailed($b), $b]);
+        $this->factors = array_flip($names);
+        $this->tailed = array_map(Factors::isTailed(...), $names);
+        foreach ($evidence as $i => $piece) {
+            $this->terms[] = $this->term($i, $piece->table()->sound());
+        }
+    }
+
+    /** The house as surveyed. */
+    public function sound(): LikelihoodResult
+    {
+        return $this->sound ??= $this->fitted($this->terms);
+    }
+
+    /** @param array<int, Row> $apart what the cause shows where that is not what the house shows as surveyed, by place in the evidence */
+    public function of(array $apart): LikelihoodResult
+    {
+        if ([] === $apart) {
+            return $this->sound();
+        }
+        $terms = $this->terms;
+        $each = $this->sound()->each;
+        $nats = 0.0;
+        foreach ($apart as $i => $row) {
+            $terms[$i] = $term = $this->known[$i][spl_object_id($row)] ??= $this->term($i, $row);
+            $nats += $term[5] - $each[$i];
+            $each[$i] = $term[5];
+        }
+
+        // Where several readings speak against it, each with the factors to itself, no fit is needed.
+        return $nats > self::HOPELESS ? $this->fitted($terms) : new LikelihoodResult($this->sound()->log + $nats, array_values($each), $this->factors, []);
+    }
+
+    /** @param array<int, array{list<int>, list<float>, float, float, float, float, float, float|null}> $terms */
+    private function fitted(array $terms): LikelihoodResult
+    {
+        $n = \count($this->factors);
+        $theta = 0 === $n ? [] : array_fill(0, $n, 0.0);
+        $triangle = [];
         for ($pass = 0; $pass < self::PASSES; ++$pass) {
-            $matrix = self::identity($n);
-            $right = array_fill(0, $n, 0.0);
-            foreach ($values as $i => [$at, $moves, $off, $variance, $loose]) {
-                [$low, $high, $broad] = $terms[$i];
-                $moved = $rows[$i]->z;
-                foreach ($at as $p => $f) {
-                    $moved += $moves[$p] * $theta[$f];
-                }
-                // First ask whether the factors could explain the reading at all, then whether they do.
-                $sigma = sqrt(0 === $pass ? $loose : $variance);
-                $own = (1.0 - self::BLUNDER) * Normal::between(($low - $moved) / $sigma, ($high - $moved) / $sigma);
-                $weight = $own / ($own + self::BLUNDER * $broad) / $variance;
-                foreach ($at as $p => $f) {
-                    $weighed = $weight * $moves[$p];
-                    $right[$f] += $weighed * $off;
-                    for ($q = 0; $q <= $p; ++$q) {
-                        $matrix[$f * $n + $at[$q]] += $weighed * $moves[$q];
-                    }
-                }
+            $before = $theta;
+            [$matrix, $right] = $this->system($terms, $theta, 0 === $pass);
+            $triangle = Triangle::of($matrix, $n);
+            $theta = Triangle::solve($triangle, $right, $n);
+            $moved = 0.0;
+            for ($a = 0; $a < $n; ++$a) {
+                $moved = max($moved, abs($theta[$a] - $before[$a]));
             }
-            $cholesky = self::cholesky($matrix, $n);
-            $theta = self::solve($cholesky, $right, $n);
+            if ($pass > 0 && $moved < self::SETTLED) {
+                break;
+            }
         }
         $total = 0.0;
-        foreach ($terms as $i => [$low, $high, $broad]) {
-            $moved = $rows[$i]->z;
-            foreach ($rows[$i]->moves as $factor => $move) {
-                $moved += isset($factors[$factor]) ? $move * $theta[$factors[$factor]] : 0.0;
-            }
-            $own = Normal::between(($low - $moved) / $rows[$i]->sigma, ($high - $moved) / $rows[$i]->sigma);
-            $each[$i] = log((1.0 - self::BLUNDER) * $own + self::BLUNDER * $broad);
-        }
-        $spread = [];
         for ($a = 0; $a < $n; ++$a) {
-            $total -= 0.5 * $theta[$a] ** 2 + log($cholesky[$a * $n + $a]);
+            $total += ($this->tailed[$a] ? Factors::logTailed($theta[$a]) : -0.5 * $theta[$a] * $theta[$a]) - log($triangle[$a * $n + $a]);
         }
-        foreach ($factors as $factor => $a) {
-            $spread[$factor] = self::deviation($cholesky, $a, $n);
+        $each = [];
+        foreach ($terms as $i => [$at, $moves, , $z, , , $sigma, $plain]) {
+            if (null === $plain) {
+                foreach ($at as $p => $f) {
+                    $z += $moves[$p] * $theta[$f];
+                }
+                [$low, $high, $broad] = $this->cells[$i];
+                $plain = log((1.0 - self::BLUNDER) * Normal::between(($low - $z) / $sigma, ($high - $z) / $sigma) + self::BLUNDER * $broad);
+            }
+            $each[] = $plain;
         }
-        ksort($each);
 
-        return new LikelihoodResult($total + array_sum($each), array_values($each), $spread);
+        return new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle);
     }
 
     /**
-     * What the passes ask of each number again and again: its factors in rising order with their moves, how far it lies
-     * from what the cause shows, its own variance and that with the factors free.
+     * Normal equations of the factors: each reading weighs as far as it is this cause's own and no blunder.
      *
-     * @param array<int, array{float, float, float}> $terms    low, high, broad of each outcome on the display
-     * @param list<Evidence>                         $evidence
-     * @param list<Row>                              $rows
-     * @param array<string, int>                     $factors
+     * @param array<int, array{list<int>, list<float>, float, float, float, float, float, float|null}> $terms
+     * @param array<int, float>                                                                       $theta
      *
-     * @return array<int, array{list<int>, list<float>, float, float, float}>
+     * @return array{array<int, float>, array<int, float>} lower triangle of the matrix, right side
      */
-    private static function values(array $terms, array $evidence, array $rows, array $factors): array
+    private function system(array $terms, array $theta, bool $first): array
     {
-        $values = [];
-        foreach ($terms as $i => [$low, $high]) {
-            if (ShownKind::Value !== $evidence[$i]->reading->kind) {
+        $n = \count($theta);
+        $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
+        $right = 0 === $n ? [] : array_fill(0, $n, 0.0);
+        for ($a = 0; $a < $n; ++$a) {
+            $matrix[$a * $n + $a] = $this->tailed[$a] ? Factors::tailedWeight($theta[$a]) : 1.0;
+        }
+        foreach ($terms as $i => [$at, $moves, $variance, $z, $weight]) {
+            if (!$this->cells[$i][5] || [] === $at) {
                 continue;
             }
-            $moves = [];
-            foreach ($rows[$i]->moves as $factor => $move) {
-                if (isset($factors[$factor]) && 0.0 !== $move) {
-                    $moves[$factors[$factor]] = $move;
+            [$low, $high, $broad, $middle] = $this->cells[$i];
+            $off = $middle - $z;
+            // First ask whether the factors could explain the reading at all, then whether they do.
+            if (!$first) {
+                foreach ($at as $p => $f) {
+                    $z += $moves[$p] * $theta[$f];
+                }
+                $sigma = sqrt($variance);
+                $width = ($high - $low) / $sigma;
+                $far = ($middle - $z) / $sigma;
+                $own = (1.0 - self::BLUNDER) * ($width < self::NARROW ? $width * exp(-0.5 * $far * $far) / self::ROOT_TWO_PI : Normal::between(($low - $z) / $sigma, ($high - $z) / $sigma));
+                $weight = $own / ($own + self::BLUNDER * $broad) / $variance;
+            }
+            if ($weight < 1e-9) {
+                continue;
+            }
+            foreach ($at as $p => $f) {
+                $weighed = $weight * $moves[$p];
+                $right[$f] += $weighed * $off;
+                $row = $f * $n;
+                for ($q = 0; $q <= $p; ++$q) {
+                    $matrix[$row + $at[$q]] += $weighed * $moves[$q];
                 }
             }
-            ksort($moves);
-            $seen = is_finite($low) ? 0.5 * ($low + $high) : 0.5 * $high;
-            $variance = $rows[$i]->sigma ** 2 + (is_finite($low) ? $high - $low : $high) ** 2 / 12.0;
-            $loose = $variance + array_sum(array_map(static fn (float $move): float => $move * $move, $moves));
-            $values[$i] = [array_keys($moves), array_values($moves), $seen - $rows[$i]->z, $variance, $loose];
         }
 
-        return $values;
-    }
-
-    /** @return array<int, float> */
-    private static function identity(int $n): array
-    {
-        $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
-        for ($a = 0; $a < $n; ++$a) {
-            $matrix[$a * $n + $a] = 1.0;
-        }
-
-        return $matrix;
+        return [$matrix, $right];
     }
 
     /**
-     * Lower triangle L of A = L·Lᵀ, of A only the lower triangle is read; A is the identity plus a Gram matrix, so it always exists.
+     * What the fit asks of a row again and again: its factors in rising order and their moves, the variance of the reading,
+     * where the row lies, the weight and the log-probability with the factors free, the row's own deviation, and the
+     * log-probability where no number is involved.
      *
-     * @param array<int, float> $a
-     *
-     * @return array<int, float>
+     * @return array{list<int>, list<float>, float, float, float, float, float, float|null}
      */
-    private static function cholesky(array $a, int $n): array
+    private function term(int $i, Row $row): array
     {
-        for ($j = 0; $j < $n; ++$j) {
-            for ($k = 0; $k < $j; ++$k) {
-                $factor = $a[$j * $n + $k];
-                if (0.0 === $factor) {
-                    continue; // readings of other circuits share no factor
-                }
-                for ($i = $j; $i < $n; ++$i) {
-                    $a[$i * $n + $j] -= $a[$i * $n + $k] * $factor;
-                }
-            }
-            $root = sqrt($a[$j * $n + $j]);
-            for ($i = $j; $i < $n; ++$i) {
-                $a[$i * $n + $j] /= $root;
+        [$low, $high, $broad, , $cell] = $this->cells[$i];
+        $plain = $this->evidence[$i]->display->plainProbability($row, $this->evidence[$i]->reading);
+        if (null !== $plain) {
+            $log = log((1.0 - self::BLUNDER) * $plain + self::BLUNDER * $broad);
+
+            return [[], [], 1.0, 0.0, 0.0, $log, 1.0, $log];
+        }
+        $moves = [];
+        foreach ($row->moves as $factor => $move) {
+            if (isset($this->factors[$factor]) && abs($move) > 1e-9) {
+                $moves[$this->factors[$factor]] = $move;
             }
         }
+        ksort($moves);
+        $variance = $row->sigma ** 2 + $cell;
+        $loose = sqrt($variance + array_sum(array_map(static fn (float $move): float => $move * $move, $moves)));
+        $own = (1.0 - self::BLUNDER) * Normal::between(($low - $row->z) / $loose, ($high - $row->z) / $loose);
+        $any = $own + self::BLUNDER * $broad;
 
-        return $a;
-    }
-
-    /**
-     * √(A⁻¹)ₐₐ: the length of column a of L⁻¹, which begins at its diagonal.
-     *
-     * @param array<int, float> $l
-     */
-    private static function deviation(array $l, int $a, int $n): float
-    {
-        $column = [$a => 1.0 / $l[$a * $n + $a]];
-        $squares = $column[$a] ** 2;
-        for ($i = $a + 1; $i < $n; ++$i) {
-            $sum = 0.0;
-            foreach ($column as $k => $value) {
-                $sum += $l[$i * $n + $k] * $value;
-            }
-            if (0.0 !== $sum) {
-                $column[$i] = -$sum / $l[$i * $n + $i];
-                $squares += $column[$i] ** 2;
-            }
-        }
-
-        return sqrt($squares);
-    }
-
-    /**
-     * @param array<int, float> $l
-     * @param array<int, float> $b
-     *
-     * @return array<int, float>
-     */
-    private static function solve(array $l, array $b, int $n): array
-    {
-        for ($i = 0; $i < $n; ++$i) {
-            for ($k = 0; $k < $i; ++$k) {
-                $b[$i] -= $l[$i * $n + $k] * $b[$k];
-            }
-            $b[$i] /= $l[$i * $n + $i];
-        }
-        for ($i = $n - 1; $i >= 0; --$i) {
-            for ($k = $i + 1; $k < $n; ++$k) {
-                $b[$i] -= $l[$k * $n + $i] * $b[$k];
-            }
-            $b[$i] /= $l[$i * $n + $i];
-        }
-
-        return $b;
+        return [array_keys($moves), array_values($moves), $variance, $row->z, $own / $any / $variance, log($any), $row->sigma, null];
     }
 }

@@ -7,11 +7,23 @@ namespace YellowProbe\Diagnosis;
 final readonly class LikelihoodResult
 {
     /**
-     * @param float                $log    log-probability of everything read
-     * @param list<float>          $each   log-probability of each outcome, the factors at their most probable values
-     * @param array<string, float> $spread what is left of each factor's standard deviation after the readings
+     * @param float              $log      log-probability of everything read
+     * @param list<float>        $each     log-probability of each outcome, the factors at their most probable values
+     * @param array<string, int> $factors  factor => place in the system
+     * @param array<int, float>  $triangle of the factors' information; empty for a cause that was only glanced at
      */
-    public function __construct(public float $log, public array $each, public array $spread)
+    public function __construct(public float $log, public array $each, private array $factors, private array $triangle)
     {
+    }
+
+    /** @return array<string, float> what is left of each factor's standard deviation after the readings */
+    public function spread(): array
+    {
+        $n = \count($this->factors);
+        if ([] === $this->triangle) {
+            return [];
+        }
+
+        return array_map(fn (int $at): float => Triangle::deviation($this->triangle, $at, $n), $this->factors);
     }
 }

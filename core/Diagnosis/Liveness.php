@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\ResolvedChange;
 use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\House;
@@ -45,14 +44,16 @@ final class Liveness
         $causes = 0;
         foreach ($ranking->standings as $standing) {
             $hypothesis = $standing->hypothesis;
-            if (null === $hypothesis->kind || null === $hypothesis->site) {
+            if (null === $hypothesis->kind) {
                 continue;
             }
             if ($standing->probability < self::WEIGHT || ++$causes > self::MOST_CAUSES) {
                 break;
             }
-            $fault = new Fault($hypothesis->kind, $hypothesis->site, $hypothesis->kind->severities()[$standing->likeliestSeverity()] ?? 0.0);
-            foreach (self::liveNodes(ResolvedChange::of($network, $fault->change($house), $mains)->network()) as $name => $isLive) {
+            // A fault that is quiet just now can make things live the next moment.
+            $changes = $hypothesis->changes($house);
+            $change = $changes[$standing->likeliestSeverity()] ?? $changes[0] ?? null;
+            foreach (null === $change ? [] : self::liveNodes(ResolvedChange::of($network, $change, $mains)->network()) as $name => $isLive) {
                 if ($isLive && self::EXPECTED_DEAD === $live[$name]) {
                     $live[$name] = self::MAY_BE_LIVE;
                 }

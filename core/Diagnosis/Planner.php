@@ -7,7 +7,8 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
-use YellowProbe\Procedure\Kit;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestPlan;
@@ -23,43 +24,62 @@ final class Planner
     /** @var array<string, TestPlan> */
     private readonly array $plans;
 
+    private readonly Price $price;
+
+    /** @var array<string, list<string>> test => circuits it is on */
+    private array $circuitsOf = [];
+
+    /** @var array<string, string> test => hash of its measurement */
+    private array $hashes = [];
+
     /**
      * @param \Closure(TestPlan, non-empty-list<Hypothesis>): PredictionTable $tables    what a test would show, sketched or kept
-     * @param Kit|null                                                        $kit       the testers to hand; all when left out
+     * @param Practice|null                                                   $practice  how this person works; anything goes when left out
      * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
      */
-    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Kit $kit = null, private readonly int $mostTests = 40)
+    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 40)
     {
-        $this->plans = array_filter(TestCatalogue::plans($house), ($kit ?? Kit::full())->allows(...));
+        $practice ??= Practice::any();
+        $this->plans = array_filter(TestCatalogue::plans($house), static fn (TestPlan $plan): bool => $practice->allows($house, $plan));
+        $this->price = new Price($house);
     }
 
     /** With every table worked out when it is asked for. */
-    public static function sketching(House $house, ?Kit $kit = null): self
+    public static function sketching(House $house, ?Practice $practice = null): self
     {
-        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $kit);
+        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $practice);
     }
 
     /** What any test would tell now, in bits: planned here, or a person's own. */
     public static function worth(House $house, Ranking $ranking, Measurement $measurement): float
     {
         $standings = self::mattering($ranking);
+        $beliefs = Beliefs::of($standings);
 
-        return NextTest::bits($standings, Predictor::sketch($house, $measurement, self::compared($standings)), new Display($measurement->instrument));
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings)), new Display($measurement->instrument), $ranking->spread)->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */
-    public function next(Ranking $ranking, State $now, bool $boardOpen = false): array
+    public function next(Ranking $ranking, State $now, ?Opened $opened = null): array
     {
+        $opened ??= Opened::none();
         $standings = self::mattering($ranking);
+        $beliefs = Beliefs::of($standings);
         $hypotheses = self::compared($standings);
-        $scored = [];
-        foreach ($this->possible($ranking, $standings, $now, $boardOpen) as [$plan, $minutes]) {
-            $bits = NextTest::bits($standings, ($this->tables)($plan, $hypotheses), new Display($plan->measurement->instrument));
-            if ($bits > self::LEAST_BITS) {
-                $scored[] = new Candidate($plan, $bits, $minutes);
+        $plans = $forecasts = $minutes = $bits = [];
+        foreach ($this->possible($ranking, $standings, $now, $opened) as [$plan, $price]) {
+            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses), new Display($plan->measurement->instrument), $ranking->spread);
+            $told = $forecast->bits($beliefs);
+            if ($told > self::LEAST_BITS) {
+                [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $told];
             }
         }
-        usort($scored, static fn (Candidate $a, Candidate $b): int => [$b->bitsPerMinute(), $a->plan->id] <=> [$a->bitsPerMinute(), $b->plan->id]);
+        $rates = Lookahead::rates($beliefs, $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->price->minutes($plans[$one]->measurement->state, $plans[$other], $opened->after($this->house, $plans[$one])));
+        $scored = [];
+        foreach ($plans as $at => $plan) {
+            $scored[] = new Candidate($plan, $bits[$at], $minutes[$at], $rates[$at]);
+        }
+        usort($scored, static fn (Candidate $a, Candidate $b): int => [$b->rate, $a->plan->id] <=> [$a->rate, $b->plan->id]);
 
         return $scored;
     }
@@ -71,15 +91,15 @@ final class Planner
      *
      * @return list<array{TestPlan, float}> with their minutes
      */
-    private function possible(Ranking $ranking, array $standings, State $now, bool $boardOpen): array
+    private function possible(Ranking $ranking, array $standings, State $now, Opened $opened): array
     {
         $circuits = $this->circuits($standings);
         $done = array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence);
         $possible = [];
-        foreach ($this->plans as $plan) {
-            $own = $plan->measurement->circuits($this->house);
-            if (!\in_array($plan->measurement->hash(), $done, true) && ([] === $own || [] !== array_intersect($own, $circuits))) {
-                $possible[] = [$plan, Price::minutes($this->house, $now, $plan, $boardOpen)];
+        foreach ($this->plans as $id => $plan) {
+            $own = $this->circuitsOf[$id] ??= $plan->measurement->circuits($this->house);
+            if (([] === $own || [] !== array_intersect($own, $circuits)) && !\in_array($this->hashes[$id] ??= $plan->measurement->hash(), $done, true)) {
+                $possible[] = [$plan, $this->price->minutes($now, $plan, $opened)];
             }
         }
         usort($possible, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);

@@ -7,15 +7,30 @@ namespace YellowProbe\Diagnosis;
 /** All rows of one test in one state: by hypothesis, then by severity. Independent of what was read, so it can be kept. */
 final readonly class PredictionTable
 {
-    /** @param array<string, list<Row>> $rows by hypothesis id */
-    public function __construct(private array $rows)
+    /**
+     * @param array<string, list<Row>> $rows    by stem of the hypotheses
+     * @param list<string>             $factors that rows may move with
+     */
+    public function __construct(private array $rows, public array $factors = [])
     {
     }
 
-    /** @return list<Row> */
+    /** @return list<Row> by severity, and last the sound house's where the cause comes and goes */
     public function rows(Hypothesis $hypothesis): array
     {
-        return $this->rows[$hypothesis->id];
+        return $hypothesis->intermittent ? [...$this->there($hypothesis), $this->sound()] : $this->there($hypothesis);
+    }
+
+    /** @return list<Row> by severity, while the cause is there */
+    public function there(Hypothesis $hypothesis): array
+    {
+        return $this->rows[$hypothesis->stem];
+    }
+
+    /** These rows and those of other causes. */
+    public function with(self $other): self
+    {
+        return new self($this->rows + $other->rows, array_values(array_unique([...$this->factors, ...$other->factors])));
     }
 
     public function sound(): Row

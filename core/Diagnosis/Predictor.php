@@ -85,20 +85,20 @@ final class Predictor
         $known = [];
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
-            if (Hypothesis::ELSE === $hypothesis->id) {
+            if (Hypothesis::ELSE === $hypothesis->id || isset($rows[$hypothesis->stem])) {
                 continue;
             }
             foreach ($hypothesis->changes($house) as $change) {
                 if (null === $change) {
-                    $rows[$hypothesis->id][] = $sound;
+                    $rows[$hypothesis->stem][] = $sound;
                     continue;
                 }
                 // Both ends of one core are one element: the same change, computed once.
-                $rows[$hypothesis->id][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
+                $rows[$hypothesis->stem][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
             }
         }
 
-        return new PredictionTable($rows);
+        return new PredictionTable($rows, array_map(strval(...), [...array_keys($sound->moves), ...array_keys($shifted)]));
     }
 
     /** What the house as surveyed shows, with its spread. */

@@ -10,30 +10,32 @@ final class Ranker
     /** Share of readings that an unknown cause disturbs. */
     public const TOUCHED = 0.3;
 
+    private readonly Likelihood $likelihood;
+
+    /** The house as surveyed, held against all that was read. */
+    private readonly LikelihoodResult $sound;
+
+    /** @var array<string, LikelihoodResult> the same rows give the same answer */
+    private array $known = [];
+
+    /** @var array<string, list<array<int, Row>>> stem => by severity, the rows that are not the sound house's, by place in the evidence */
+    private array $apart = [];
+
+    /** @param list<Evidence> $evidence in the one order */
+    private function __construct(private readonly array $evidence)
+    {
+        $this->likelihood = new Likelihood($evidence);
+        $this->sound = $this->likelihood->sound();
+    }
+
     /**
      * @param non-empty-list<Hypothesis> $hypotheses
-     * @param list<Evidence>   $evidence
+     * @param list<Evidence>             $evidence
      */
     public static function rank(array $hypotheses, array $evidence): Ranking
     {
-        $usable = self::ordered($evidence);
-        $standings = [];
-        /** @var array<string, LikelihoodResult> $known the same rows give the same answer */
-        $known = [];
-        foreach ($hypotheses as $hypothesis) {
-            if (Hypothesis::ELSE === $hypothesis->id) {
-                $standings[] = self::somethingElse($hypothesis, $usable);
-                continue;
-            }
-            $bySeverity = [];
-            $severities = [] === $usable ? 1 : \count($usable[0]->table()->rows($hypothesis));
-            for ($s = 0; $s < $severities; ++$s) {
-                $rows = array_map(static fn (Evidence $piece): Row => $piece->table()->rows($hypothesis)[$s], $usable);
-                $key = implode(',', array_map(spl_object_id(...), $rows));
-                $bySeverity[] = $known[$key] ??= Likelihood::of($usable, $rows);
-            }
-            $standings[] = self::standing($hypothesis, $bySeverity);
-        }
+        $ranker = new self(self::ordered($evidence));
+        $standings = array_map($ranker->standing(...), $hypotheses);
         $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $standings)]);
         $sum = array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $standings));
         foreach ($standings as $standing) {
@@ -41,7 +43,7 @@ final class Ranker
         }
         usort($standings, static fn (Standing $a, Standing $b): int => [$b->probability, $a->hypothesis->id] <=> [$a->probability, $b->hypothesis->id]);
 
-        return new Ranking($standings, $usable);
+        return new Ranking($standings, $ranker->evidence, $ranker->best($standings[0])->spread());
     }
 
     /**
@@ -56,36 +58,134 @@ final class Ranker
         return $evidence;
     }
 
+    private function standing(Hypothesis $hypothesis): Standing
+    {
+        if (Hypothesis::ELSE === $hypothesis->id) {
+            return $this->somethingElse($hypothesis);
+        }
+        $results = $this->bySeverity($hypothesis);
+        if ($hypothesis->intermittent) {
+            return $this->atTimes($hypothesis, $results);
+        }
+        [$log, $shares] = self::mixed(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
+        $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
+
+        return new Standing($hypothesis, log($hypothesis->prior) + $log, $results[$best]->each, $shares);
+    }
+
     /**
      * A cause nobody thought of leaves most readings as they should be and makes the rest anything: so it does not
      * vanish because sound parts read sound, nor win by being vague.
-     *
-     * @param list<Evidence> $evidence
      */
-    private static function somethingElse(Hypothesis $hypothesis, array $evidence): Standing
+    private function somethingElse(Hypothesis $hypothesis): Standing
     {
-        $sound = Likelihood::of($evidence, array_map(static fn (Evidence $piece): Row => $piece->table()->sound(), $evidence));
         $each = [];
-        foreach ($evidence as $at => $piece) {
-            $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($sound->each[$at]));
+        foreach ($this->evidence as $at => $piece) {
+            $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($this->sound->each[$at]));
         }
 
         // What it costs to move the shared factors is paid here as well as by the sound house.
-        $moved = $sound->log - array_sum($sound->each);
+        $moved = $this->sound->log - array_sum($this->sound->each);
 
-        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each) + $moved, $each, [1.0], $sound->spread);
+        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each) + $moved, $each, [1.0]);
     }
 
-    /** @param list<LikelihoodResult> $bySeverity at least one */
-    private static function standing(Hypothesis $hypothesis, array $bySeverity): Standing
+    /**
+     * A fault that comes and goes: in each episode it is there or it is not, for all readings of that episode together. The
+     * last of the shares is that it is quiet in the latest episode.
+     *
+     * Each episode is weighed by itself against the sound house: P = P(sound) · Π ((1 − p) + p·P(there in this one only)/P(sound)).
+     * With one episode that is exact; with more it lets each have the shared factors to itself.
+     *
+     * @param list<LikelihoodResult> $results by severity, there all the time
+     */
+    private function atTimes(Hypothesis $hypothesis, array $results): Standing
     {
-        $logs = array_map(static fn (LikelihoodResult $result): float => $result->log, $bySeverity);
+        $episodes = [];
+        foreach ($this->evidence as $at => $piece) {
+            $episodes[$piece->exposure->key()][] = $at;
+        }
+        ksort($episodes);
+        $logs = $now = [];
+        foreach ($results as $severity => $always) {
+            $logs[$severity] = $this->sound->log - log(\count($results));
+            $now[$severity] = Exposure::UNKNOWN;
+            foreach ($episodes as $own) {
+                $presence = $this->evidence[$own[0]]->exposure->presence($hypothesis->conditions());
+                $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own);
+                [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
+                $logs[$severity] += $log;
+                $now[$severity] = $shares[0];
+            }
+        }
+        [$log, $bySeverity] = self::mixed(array_values($logs));
+        $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);
+        $quiet = max(0.0, 1.0 - array_sum($shares));
+        $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
+
+        return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $this->sound->each : $results[$best]->each, [...$shares, $quiet]);
+    }
+
+    /** @param list<int> $episode readings in which it is there */
+    private function thereIn(Hypothesis $hypothesis, int $severity, array $episode): LikelihoodResult
+    {
+        return $this->given(array_intersect_key($this->apart($hypothesis)[$severity], array_flip($episode)));
+    }
+
+    /** @return list<LikelihoodResult> */
+    private function bySeverity(Hypothesis $hypothesis): array
+    {
+        return array_map($this->given(...), $this->apart($hypothesis));
+    }
+
+    /** @return list<array<int, Row>> */
+    private function apart(Hypothesis $hypothesis): array
+    {
+        if (isset($this->apart[$hypothesis->stem])) {
+            return $this->apart[$hypothesis->stem];
+        }
+        $apart = [] === $this->evidence ? array_fill(0, \count($hypothesis->ohms()), []) : [];
+        foreach ($this->evidence as $at => $piece) {
+            $table = $piece->table();
+            $sound = $table->sound();
+            foreach ($table->there($hypothesis) as $severity => $row) {
+                $apart[$severity] ??= [];
+                if ($row !== $sound) {
+                    $apart[$severity][$at] = $row;
+                }
+            }
+        }
+
+        return $this->apart[$hypothesis->stem] = $apart;
+    }
+
+    /** @param array<int, Row> $apart */
+    private function given(array $apart): LikelihoodResult
+    {
+        $key = '';
+        foreach ($apart as $at => $row) {
+            $key .= $at.':'.spl_object_id($row).',';
+        }
+
+        return $this->known[$key] ??= $this->likelihood->of($apart);
+    }
+
+    private function best(Standing $standing): LikelihoodResult
+    {
+        return Hypothesis::ELSE === $standing->hypothesis->id ? $this->sound : $this->bySeverity($standing->hypothesis)[$standing->likeliestSeverity()] ?? $this->sound;
+    }
+
+    /**
+     * @param list<float> $logs
+     *
+     * @return array{float, list<float>} log of the sum of what they are logs of, and their shares of it
+     */
+    private static function mixed(array $logs): array
+    {
         $top = max([-\INF, ...$logs]);
         $weights = array_map(static fn (float $log): float => exp($log - $top), $logs);
         $sum = array_sum($weights);
-        $weights = array_map(static fn (float $weight): float => $weight / $sum, $weights);
-        $best = (int) array_search(max([0.0, ...$weights]), $weights, true);
 
-        return new Standing($hypothesis, log($hypothesis->prior) + $top + log($sum / \count($logs)), $bySeverity[$best]->each, $weights, $bySeverity[$best]->spread);
+        return [$top + log($sum), array_map(static fn (float $weight): float => $weight / $sum, $weights)];
     }
 }

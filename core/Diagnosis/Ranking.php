@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Installation\House;
+
 /** All causes in the order of their probability, and the same grouped so that a person can act on it. */
 final readonly class Ranking
 {
@@ -12,42 +14,52 @@ final readonly class Ranking
 
     /**
      * @param list<Standing> $standings likeliest first
-     * @param list<Evidence>           $evidence  in the order that the standings' outcomes are in
+     * @param list<Evidence>       $evidence  in the order that the standings' outcomes are in
+     * @param array<string, float> $spread    what the readings left of each factor's standard deviation, under the leading cause
      */
-    public function __construct(public array $standings, public array $evidence)
+    public function __construct(public array $standings, public array $evidence, public array $spread = [])
     {
     }
 
-    /** @return array<string, array{float, float, list<float>, list<float>, array<string, float>}> hypothesis => its standing, as plain values to be kept */
+    /** @return array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} as plain values to be kept */
     public function export(): array
     {
-        $plain = [];
+        $standings = $pairs = [];
         foreach ($this->standings as $standing) {
-            $plain[$standing->hypothesis->id] = [$standing->probability, $standing->log, $standing->each, $standing->severities, $standing->spread];
+            $hypothesis = $standing->hypothesis;
+            $standings[$hypothesis->id] = [$standing->probability, $standing->log, $standing->each, $standing->severities];
+            if ([] !== $hypothesis->both) {
+                $pairs[] = [$hypothesis->both[0]->id, $hypothesis->both[0]->severities, $hypothesis->both[1]->id, $hypothesis->both[1]->severities, $hypothesis->prior];
+            }
         }
 
-        return $plain;
+        return ['spread' => $this->spread, 'pairs' => $pairs, 'standings' => $standings];
     }
 
     /**
-     * @param list<Hypothesis>                                                                          $hypotheses the same that were ranked
-     * @param list<Evidence>                                                                            $evidence
-     * @param array<string, array{float, float, list<float>, list<float>, array<string, float>}> $plain
+     * @param list<Hypothesis>                                                                                                                                                                                               $hypotheses the same singles that were ranked
+     * @param list<Evidence>                                                                                                                                                                                                 $evidence
+     * @param array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $plain
      */
-    public static function restore(array $hypotheses, array $evidence, array $plain): self
+    public static function restore(House $house, array $hypotheses, array $evidence, array $plain): self
     {
         $byId = [];
         foreach ($hypotheses as $hypothesis) {
             $byId[$hypothesis->id] = $hypothesis;
         }
+        $pairs = [];
+        foreach ($plain['pairs'] as [$one, $ones, $other, $others, $prior]) {
+            $pair = Hypothesis::pair($byId[$one]->narrowed($ones), $byId[$other]->narrowed($others), $prior);
+            $pairs[] = $byId[$pair->id] = $pair;
+        }
         $standings = [];
-        foreach ($plain as $id => [$probability, $log, $each, $severities, $spread]) {
-            $standing = new Standing($byId[$id], $log, $each, $severities, $spread);
+        foreach ($plain['standings'] as $id => [$probability, $log, $each, $severities]) {
+            $standing = new Standing($byId[$id], $log, $each, $severities);
             $standing->probability = $probability;
             $standings[] = $standing;
         }
 
-        return new self($standings, Ranker::ordered($evidence));
+        return new self($standings, Ranker::ordered(Pairs::among($house, $pairs, $evidence)), $plain['spread']);
     }
 
     public function probability(string $hypothesisId): float
@@ -68,20 +80,29 @@ final readonly class Ranking
      */
     public function suspects(): array
     {
-        $groups = [];
+        $groups = $stems = [];
         foreach ($this->standings as $standing) {
-            foreach ($groups as $at => $group) {
-                if ($group[0]->hypothesis->kind?->slug() === $standing->hypothesis->kind?->slug() && null !== $standing->hypothesis->kind && self::alike($group[0], $standing)) {
-                    $groups[$at][] = $standing;
-                    continue 2;
-                }
-            }
-            $groups[] = [$standing];
+            // A fault that stays and the same one coming and going want the same repair.
+            $at = $stems[$standing->hypothesis->stem] ?? $this->groupOf($standing, $groups);
+            $groups[$at][] = $standing;
+            $stems[$standing->hypothesis->stem] = $at;
         }
         $suspects = array_map(fn (array $group): Suspect => new Suspect($group, $this), $groups);
         usort($suspects, static fn (Suspect $a, Suspect $b): int => [$b->probability, $a->lead()->hypothesis->id] <=> [$a->probability, $b->lead()->hypothesis->id]);
 
         return $suspects;
+    }
+
+    /** @param array<int, non-empty-list<Standing>> $groups */
+    private function groupOf(Standing $standing, array $groups): int
+    {
+        foreach (null === $standing->hypothesis->kind ? [] : $groups as $at => $group) {
+            if ($group[0]->hypothesis->title() === $standing->hypothesis->title() && self::alike($group[0], $standing)) {
+                return $at;
+            }
+        }
+
+        return \count($groups);
     }
 
     private static function alike(Standing $a, Standing $b): bool

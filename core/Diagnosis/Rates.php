@@ -35,17 +35,28 @@ final readonly class Rates
     }
 
     /**
+     * Share of the faults that come and go, of those that something can bring out; the mean over several symptoms.
+     *
+     * @throws HouseError when the story names a symptom that is not in the data
+     */
+    public function atTimes(Story $story): float
+    {
+        $told = [] === $story->symptoms ? ['none'] : $story->symptoms;
+
+        return array_sum(array_map(fn (string $slug): float => $this->symptom($slug)->number('atTimes'), $told)) / \count($told);
+    }
+
+    /**
      * @return array<string, float> fault slug, "sound" or "other" => rate, summing to 1
      *
      * @throws HouseError when the story names a symptom or context that is not in the data
      */
     public function given(Story $story): array
     {
-        $symptoms = $this->data->map('symptoms');
         $rates = [];
         $told = [] === $story->symptoms ? ['none'] : $story->symptoms;
         foreach ($told as $slug) {
-            $symptom = $symptoms[$slug] ?? throw new HouseError('/symptom', \sprintf('No symptom is called "%s"; known are %s.', $slug, implode(', ', array_keys($symptoms))));
+            $symptom = $this->symptom($slug);
             $own = ['sound' => $symptom->positive('sound'), 'other' => $symptom->positive('other')];
             foreach ($symptom->object('rates')->raw as $kind => $_) {
                 $own[(string) $kind] = $symptom->object('rates')->positive((string) $kind);
@@ -65,5 +76,12 @@ final readonly class Rates
         $sum = array_sum($rates);
 
         return array_map(static fn (float $rate): float => $rate / $sum, $rates);
+    }
+
+    private function symptom(string $slug): Attributes
+    {
+        $symptoms = $this->data->map('symptoms');
+
+        return $symptoms[$slug] ?? throw new HouseError('/symptom', \sprintf('No symptom is called "%s"; known are %s.', $slug, implode(', ', array_keys($symptoms))));
     }
 }

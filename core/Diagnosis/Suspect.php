@@ -25,7 +25,19 @@ final readonly class Suspect
 
     public function title(): string
     {
-        return $this->lead()->hypothesis->kind?->words() ?? $this->lead()->hypothesis->words();
+        return $this->lead()->hypothesis->title();
+    }
+
+    /** How much of it is that it comes and goes. */
+    public function atTimes(): float
+    {
+        return array_sum(array_map(static fn (Standing $standing): float => $standing->hypothesis->intermittent ? $standing->probability : 0.0, $this->standings)) / max(1e-12, $this->probability);
+    }
+
+    /** How likely there is nothing to be seen of it just now, by all of the evidence: a probability of its own, not a share. */
+    public function quiet(): float
+    {
+        return array_sum(array_map(static fn (Standing $standing): float => $standing->probability * $standing->quiet(), $this->standings));
     }
 
     /**

@@ -7,9 +7,9 @@ namespace YellowProbe\Evaluation;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
-use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
@@ -23,7 +23,7 @@ use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
-use YellowProbe\Procedure\Price;
+use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\TestPlan;
 
 /** One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise. */
@@ -46,20 +46,20 @@ final class Visit
     {
         $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
         $state = State::resting($this->house);
-        $open = false;
+        $opened = Opened::none();
         $evidence = $steps = [];
         $minutes = 0.0;
         while (true) {
-            $ranking = Ranker::rank($this->hypotheses, $evidence);
+            $ranking = Pairs::rank($this->house, $this->hypotheses, $evidence);
             $steps[] = self::probabilities($ranking);
-            $candidates = $planner->next($ranking, $state, $open);
+            $candidates = $planner->next($ranking, $state, $opened);
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
             if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
                 return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $ranking->suspects()[0]->standings));
             }
             $minutes += $next->minutes;
-            $open = $open || Price::needsBoard($this->house, $next->plan);
+            $opened = $opened->after($this->house, $next->plan);
             $state = $next->plan->measurement->state;
             $evidence[] = new Evidence(\sprintf('%02d', \count($evidence)), $next->plan->measurement, $this->read($truth, $next->plan, $dice), fn (): PredictionTable => $this->tables->of($next->plan), $next->plan->id);
         }

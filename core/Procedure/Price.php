@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
-use YellowProbe\Installation\Access;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 
-/** Minutes to do a test from the state the house is in now: switching, isolating, lifting, opening, testing. */
+/**
+ * Minutes of a test from the state the house is in now: switching, isolating, lifting, getting at it, what it costs the
+ * people of the house, the test, and what it adds to what has to be put back in the end.
+ *
+ * What is owed counts when it is incurred: a test in the state that stands already costs itself, a test that brings the
+ * house back gets that paid. Over a visit the prices add up to all minutes, the last restoring included.
+ */
 final class Price
 {
-    /** Isolate the whole board, lock, prove; and bring it back. */
+    /** Isolate the whole board, lock, prove; and bring it back (typical values, T6). */
     private const ISOLATE_BOARD = 8.0;
     private const RESTORE_BOARD = 6.0;
     private const BREAKER = 0.5;
@@ -22,52 +26,48 @@ final class Price
     private const LOAD = 0.7;
     private const WALL_SWITCH = 0.3;
 
-    /** Board cover off with proving, socket or fitting opened and closed. */
-    private const BOARD_COVER = 6.0;
-    private const OPEN_POINT = 8.0;
+    private readonly State $resting;
 
-    public static function minutes(House $house, State $now, TestPlan $plan, bool $boardOpen = false): float
+    /** @var \WeakMap<State, float> minutes from a state to the resting one */
+    private \WeakMap $owed;
+
+    public function __construct(private readonly House $house)
     {
-        $minutes = $plan->minutes;
-        foreach ($now->changesTo($plan->measurement->state) as $change) {
-            $minutes += self::change($house, $change);
-        }
-        $points = [];
-        foreach ($plan->measurement->connection->terminals as $terminal) {
-            if (HouseNetwork::GROUND !== $terminal && null === $house->joint($terminal) && !self::inBoard($house, $terminal) && Access::Front !== $house->terminals[$terminal]->access) {
-                $points[$house->partOf($terminal)->place] = true;
-            }
-        }
-        $board = self::needsBoard($house, $plan);
-
-        return $minutes + ($board && !$boardOpen ? self::BOARD_COVER : 0.0) + self::OPEN_POINT * \count($points);
+        $this->resting = State::resting($house);
+        $this->owed = new \WeakMap();
     }
 
-    /** Whether the board's cover has to be off: terminals in it, a jaw, a link or a conductor lifted. */
-    public static function needsBoard(House $house, TestPlan $plan): bool
+    public function minutes(State $now, TestPlan $plan, Opened $opened): float
     {
-        $measurement = $plan->measurement;
-        foreach ($measurement->connection->terminals as $terminal) {
-            if (HouseNetwork::GROUND !== $terminal && (null !== $house->joint($terminal) || self::inBoard($house, $terminal))) {
-                return true;
-            }
+        $then = $plan->measurement->state;
+        $moved = $now === $then ? 0.0 : $this->between($now, $then) + $this->owed($then) - $this->owed($now);
+
+        return $plan->minutes + max(0.0, $moved) + Access::minutes($this->house, $plan->measurement, $opened) + Occupants::minutes($this->house, $now, $plan);
+    }
+
+    /** Minutes to put everything back as the house rests. */
+    public function owed(State $state): float
+    {
+        return $this->owed[$state] ??= $this->between($state, $this->resting);
+    }
+
+    private function between(State $from, State $to): float
+    {
+        $minutes = 0.0;
+        foreach ($from->changesTo($to) as $change) {
+            $minutes += $this->change($change);
         }
 
-        return [] !== $measurement->connection->around || [] !== $measurement->state->links || [] !== $measurement->state->lifted;
+        return $minutes;
     }
 
-    private static function inBoard(House $house, string $terminal): bool
-    {
-        return 'board' === $house->places[$house->partOf($terminal)->place]->kind;
-    }
-
-    private static function change(House $house, StateChange $change): float
+    private function change(StateChange $change): float
     {
         return match ($change->operation) {
             'lift', 'refit' => self::LIFT_OR_REFIT,
             'link', 'unlink' => self::LINK,
             'load' => self::LOAD,
-            default => match ($house->parts[$change->subject]->kind ?? '') {
+            default => match ($this->house->parts[$change->subject]->kind ?? '') {
                 'main-switch' => 'off' === $change->value ? self::ISOLATE_BOARD : self::RESTORE_BOARD,
                 'switch' => self::WALL_SWITCH,
                 default => self::BREAKER,

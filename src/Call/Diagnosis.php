@@ -12,10 +12,10 @@ use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Fault\FaultCatalogue;
@@ -25,7 +25,8 @@ use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Procedure\Kit;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
 
 /** The ranking and the next test for a call, with prediction tables kept between requests: they do not depend on what was read. */
@@ -56,9 +57,9 @@ final readonly class Diagnosis
 
         $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw], $evidence), self::priors($hypotheses));
         // Several requests of a page ask for the same ranking: it is computed by one of them.
-        $plain = $this->predictions->get($key, static fn (): array => Ranker::rank($hypotheses, $evidence)->export());
+        $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence)->export());
 
-        return Ranking::restore($hypotheses, $evidence, $plain);
+        return Ranking::restore($house, $hypotheses, $evidence, $plain);
     }
 
     /** @return list<Contradiction> readings that the others speak against, the oddest first */
@@ -71,24 +72,24 @@ final readonly class Diagnosis
     }
 
     /**
-     * The tests worth most per minute; with the board's cover off already, a test there costs only itself.
-     * Priced from the state the house is in now, with the testers to hand.
+     * The tests worth most per minute, priced from the state the house is in now; where something is open already, a test
+     * costs only itself.
      *
      * @return list<Candidate> best first
      */
-    public function nextTests(House $house, Ranking $ranking, State $now, bool $boardOpen = false, ?Kit $kit = null): array
+    public function nextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
         $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
-        $key = self::key('next', $house, $read, $priors, [$now->hash(), $boardOpen, $kit->missing ?? []]);
-        /** @var list<array{string, float, float}> $chosen */
+        $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key()]);
+        /** @var list<array{string, float, float, float}> $chosen */
         $chosen = $this->predictions->get($key, static fn (): array => array_map(
-            static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes],
-            Planner::sketching($house, $kit)->next($ranking, $now, $boardOpen),
+            static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate],
+            Planner::sketching($house, $practice)->next($ranking, $now, $opened),
         ));
         $plans = TestCatalogue::plans($house);
 
-        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2]), $chosen);
+        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2], $choice[3]), $chosen);
     }
 
     /** Where a tester is, in words: "Loop L–E at Hall socket". */

@@ -12,7 +12,10 @@ use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Isolation;
+use YellowProbe\Procedure\Opened;
 
 /** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
 final readonly class Journal
@@ -197,21 +200,16 @@ final readonly class Journal
         return $last;
     }
 
-    /** Whether the last thing measured was measured inside the board, so that its cover is off. */
-    public function isBoardOpen(): bool
+    /** What is open now: what the last thing measured was measured in. */
+    public function opened(): Opened
     {
         $readings = $this->readings();
-        $last = [] === $readings ? null : $readings[\count($readings) - 1]->connection;
-        if (null === $last || null === $this->house) {
-            return false;
-        }
-        foreach ($last->terminals as $terminal) {
-            if (null !== $this->house->joint($terminal) || 'board' === $this->house->places[$this->house->partOf($terminal)->place]->kind) {
-                return true;
-            }
+        $last = [] === $readings ? null : $readings[\count($readings) - 1];
+        if (null === $last?->connection || null === $this->house) {
+            return Opened::none();
         }
 
-        return [] !== $last->around;
+        return Opened::of(...Access::reached($this->house, new Measurement(State::fromArray($last->source->state), $last->instrument, $last->connection)));
     }
 
     /** The stage that the call has come to. */

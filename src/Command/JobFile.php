@@ -6,11 +6,13 @@ namespace App\Command;
 
 use App\Call\TradeData;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Story;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
@@ -22,7 +24,7 @@ use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
 
-/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}. */
+/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}; a reading may have an "episode" (a number) and "conditions" it was forced with. */
 final readonly class JobFile
 {
     public function __construct(private HouseFile $files, private TradeData $trade)
@@ -38,7 +40,7 @@ final readonly class JobFile
             $house = $this->files->house(str_starts_with($path, '/') ? $path : \dirname($file)."/$path");
             $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), new Story($job->strings('symptoms'), $job->strings('contexts')));
 
-            return new Job($house, self::state($job, $house, '/state'), $hypotheses, Ranker::rank($hypotheses, self::evidence($job, $house, $hypotheses)));
+            return new Job($house, self::state($job, $house, '/state'), $hypotheses, Pairs::rank($house, $hypotheses, self::evidence($job, $house, $hypotheses)));
         } catch (HouseError|ReadingError|\OutOfBoundsException $e) {
             throw new \RuntimeException("$file".($e instanceof HouseError ? ", at $e->path" : '').": {$e->getMessage()}", 0, $e);
         }
@@ -61,10 +63,17 @@ final readonly class JobFile
                 $instrument = Instruments::get($reading->string('instrument'));
                 $measurement = new Measurement(self::state($reading, $house, "/readings/$at/state"), $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, "/readings/$at/connection"));
             }
-            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()));
+            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()), self::exposure($reading, "/readings/$at"));
         }
 
         return $evidence;
+    }
+
+    private static function exposure(Attributes $reading, string $path): Exposure
+    {
+        $conditions = array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw new HouseError("$path/conditions", \sprintf('"%s" is none of %s.', $word, implode(', ', array_column(Condition::cases(), 'value')))), $reading->strings('conditions'));
+
+        return new Exposure((int) $reading->number('episode', 0.0), $conditions);
     }
 
     private static function state(Attributes $from, House $house, string $path): State

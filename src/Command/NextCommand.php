@@ -15,8 +15,12 @@ use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Procedure\Kit;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
 
 /** Whether to test on, and with what; readings that do not go with the rest are told first. */
 #[AsCommand('next', 'Propose the next test of a job file, or say why to stop')]
@@ -33,6 +37,9 @@ final class NextCommand extends Command
     {
         $this->addArgument('job', InputArgument::REQUIRED, 'Job file (JSON)')
             ->addOption('without', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'Slug of a tester that is not to hand', [])
+            ->addOption('role', null, InputOption::VALUE_REQUIRED, 'What this person may do: '.implode(', ', Practice::ROLES), Practice::ELECTRICIAN)
+            ->addOption('residual', null, InputOption::VALUE_REQUIRED, 'Where residual devices are tested: '.implode(', ', Practice::RESIDUAL), 'either')
+            ->addOption('loop', null, InputOption::VALUE_REQUIRED, 'How the earth fault loop at a point is found: '.implode(', ', Practice::LOOP), 'measured')
             ->addOption('board-open', null, InputOption::VALUE_NONE, 'The cover of the board is off already')
             ->addOption('json', null, InputOption::VALUE_NONE, 'Print JSON');
     }
@@ -43,7 +50,7 @@ final class NextCommand extends Command
         $job = $this->jobs->read(\is_string($file) ? $file : '');
         /** @var list<string> $missing */
         $missing = $input->getOption('without');
-        $candidates = Planner::sketching($job->house, Kit::without($missing))->next($job->ranking, $job->now, true === $input->getOption('board-open'));
+        $candidates = Planner::sketching($job->house, new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop')))->next($job->ranking, $job->now, self::opened($job->house, true === $input->getOption('board-open')));
         $stop = Stop::advised($job->ranking, $candidates);
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->hypotheses, $job->ranking->evidence)),
@@ -78,5 +85,17 @@ final class NextCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    private static function word(InputInterface $input, string $option): string
+    {
+        $word = $input->getOption($option);
+
+        return \is_string($word) ? $word : '';
+    }
+
+    private static function opened(House $house, bool $board): Opened
+    {
+        return Opened::of(...array_map(static fn (Place $place): string => $place->id, array_values(array_filter($house->places, static fn (Place $place): bool => $board && 'board' === $place->kind))));
     }
 }

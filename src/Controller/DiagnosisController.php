@@ -35,6 +35,7 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Settling;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Obstacle;
+use YellowProbe\Procedure\Practice;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
 final readonly class DiagnosisController
@@ -65,14 +66,14 @@ final readonly class DiagnosisController
     }
 
     #[Route('/api/calls/{id}/next-tests', methods: ['GET'])]
-    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'without', description: 'Testers that are not to hand, by slug, with commas between', required: false, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'without', description: 'Testers that are not to hand, by slug, with commas between', required: false, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'role', description: 'What this person may do', required: false, schema: new OA\Schema(type: 'string', enum: Practice::ROLES)), new OA\QueryParameter(name: 'residual', description: 'Where residual devices are tested', required: false, schema: new OA\Schema(type: 'string', enum: Practice::RESIDUAL)), new OA\QueryParameter(name: 'loop', description: 'How the earth fault loop at a point is found', required: false, schema: new OA\Schema(type: 'string', enum: Practice::LOOP))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function nextTests(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
         $ranking = $this->diagnosis->rank($journal);
         $now = $journal->state();
 
-        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->isBoardOpen(), self::kit($request->query->getString('without')));
+        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), self::practice($request));
         $stop = Stop::advised($ranking, $candidates);
 
         return Answer::of(new AdviceView(
@@ -111,12 +112,18 @@ final readonly class DiagnosisController
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
     }
 
-    private static function kit(string $without): Kit
+    private static function practice(Request $request): Practice
     {
+        $without = $request->query->getString('without');
         try {
-            return Kit::without('' === $without ? [] : explode(',', $without));
+            $kit = Kit::without('' === $without ? [] : explode(',', $without));
         } catch (\OutOfBoundsException $e) {
             throw Problem::invalid('/without', $e->getMessage());
+        }
+        try {
+            return new Practice($kit, $request->query->getString('role', Practice::ELECTRICIAN), $request->query->getString('residual', 'either'), $request->query->getString('loop', 'measured'));
+        } catch (\InvalidArgumentException $e) {
+            throw Problem::invalid('/practice', $e->getMessage());
         }
     }
 

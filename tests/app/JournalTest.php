@@ -133,11 +133,11 @@ final class JournalTest extends TestCase
     public function testTheCoverIsOffAfterAReadingInsideTheBoard(): void
     {
         $this->measured('0.42', ['s.front-L', 's.front-E']);
-        self::assertFalse($this->journal()->isBoardOpen());
+        self::assertSame([], $this->journal()->opened()->places());
         $this->add('measured', ['instrument' => 'leakage-clamp', 'raw' => '1', 'connection' => ['terminals' => [], 'around' => ['+one-r1/L', '+one-r1/N']]]);
-        self::assertTrue($this->journal()->isBoardOpen());
+        self::assertNotSame([], $this->journal()->opened()->places());
         $this->measured('0.42', ['s.front-L', 's.front-E']);
-        self::assertFalse($this->journal()->isBoardOpen());
+        self::assertSame([], $this->journal()->opened()->places());
     }
 
     /** @return list<bool> */

@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Diagnosis;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Normal;
 use YellowProbe\Diagnosis\Outcomes;
@@ -30,7 +31,7 @@ final class LikelihoodTest extends TestCase
         $evidence = self::evidence('low-ohm', '0.52');
         $expected = log((1 - Likelihood::BLUNDER) * $cell + Likelihood::BLUNDER * $display->broad($evidence->reading));
 
-        self::assertEqualsWithDelta($expected, Likelihood::of([$evidence], [$row])->log, 1e-9);
+        self::assertEqualsWithDelta($expected, (new Likelihood([$evidence]))->of([$row])->log, 1e-9);
     }
 
     public function testASharedFactorIsIntegratedAsASumOverItDoes(): void
@@ -52,7 +53,7 @@ final class LikelihoodTest extends TestCase
                 $sum += $product;
             }
 
-            self::assertEqualsWithDelta(log($sum), Likelihood::of($evidence, $rows)->log, 0.12, implode(' ', $typed));
+            self::assertEqualsWithDelta(log($sum), (new Likelihood($evidence))->of($rows)->log, 0.12, implode(' ', $typed));
         }
     }
 
@@ -60,8 +61,8 @@ final class LikelihoodTest extends TestCase
     {
         $display = new Display(Instruments::get('low-ohm'));
         $row = new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]);
-        $one = Likelihood::of([self::evidence('low-ohm', '0.55')], [$row])->spread['length'];
-        $two = Likelihood::of([self::evidence('low-ohm', '0.55'), self::evidence('low-ohm', '0.56')], [$row, $row])->spread['length'];
+        $one = (new Likelihood([self::evidence('low-ohm', '0.55')]))->of([$row])->spread()['length'];
+        $two = (new Likelihood([self::evidence('low-ohm', '0.55'), self::evidence('low-ohm', '0.56')]))->of([$row, $row])->spread()['length'];
 
         self::assertLessThan(0.25, $one);
         self::assertLessThan($one, $two);
@@ -105,6 +106,6 @@ final class LikelihoodTest extends TestCase
     {
         $instrument = Instruments::get($slug);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([]), 'somewhere');
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length']), 'somewhere');
     }
 }

@@ -8,12 +8,13 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Forecast;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
-use YellowProbe\Diagnosis\NextTest;
 use YellowProbe\Diagnosis\Outcomes;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
@@ -39,6 +40,8 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Specimen;
 use YellowProbe\Procedure\Kit;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
@@ -56,7 +59,7 @@ final class PlannerTest extends TestCase
         $ranking = self::ranked(null, [], ['residual-trip']);
         $candidates = Planner::sketching(self::$house)->next($ranking, State::resting(self::$house));
         self::assertNotEmpty($candidates);
-        $rates = array_map(static fn (Candidate $candidate): float => $candidate->bitsPerMinute(), $candidates);
+        $rates = array_map(static fn (Candidate $candidate): float => $candidate->rate, $candidates);
         $sorted = $rates;
         rsort($sorted);
         self::assertSame($sorted, $rates);
@@ -83,7 +86,7 @@ final class PlannerTest extends TestCase
     public function testOnlyWhatIsToHandIsProposedAndNothingDeadWithoutAnIndicator(): void
     {
         $ranking = self::ranked(null, [], ['residual-trip']);
-        $kinds = static fn (?Kit $kit): array => array_map(static fn (Candidate $candidate): string => $candidate->plan->measurement->instrument->slug(), Planner::sketching(self::$house, $kit)->next($ranking, State::resting(self::$house)));
+        $kinds = static fn (?Kit $kit): array => array_map(static fn (Candidate $candidate): string => $candidate->plan->measurement->instrument->slug(), Planner::sketching(self::$house, null === $kit ? null : new Practice($kit))->next($ranking, State::resting(self::$house)));
         $all = $kinds(null);
         self::assertContains('insulation-tester', $all);
         $clamps = array_keys(array_filter(Instruments::all(), static fn (Instrument $instrument): bool => $instrument instanceof Clamp));
@@ -118,7 +121,7 @@ final class PlannerTest extends TestCase
             return $found;
         };
         $closed = $minutes($planner->next($ranking, State::resting(self::$house)));
-        $open = $minutes($planner->next($ranking, $dead, true));
+        $open = $minutes($planner->next($ranking, $dead, Opened::of('board')));
         foreach (['insulation:low:N–E', 'insulation:low:L–E'] as $id) {
             self::assertTrue(!isset($closed[$id], $open[$id]) || $open[$id] < $closed[$id] - 10.0, $id);
         }
@@ -132,16 +135,16 @@ final class PlannerTest extends TestCase
         $measurement = TestCatalogue::plans(self::$house)['residual-pair:stair:low']->measurement;
         $table = Predictor::table(self::$house, $measurement, $space);
         $display = new Display($measurement->instrument);
-        $whole = NextTest::bits($standings, $table, $display);
+        $whole = self::bits($standings, $table, $display);
         $halves = [];
         foreach ($standings as $standing) {
             foreach ([0.3, 0.7] as $share) {
-                $half = new Standing($standing->hypothesis, $standing->log, $standing->each, $standing->severities, $standing->spread);
+                $half = new Standing($standing->hypothesis, $standing->log, $standing->each, $standing->severities);
                 $half->probability = $share * $standing->probability;
                 $halves[] = $half;
             }
         }
-        self::assertEqualsWithDelta($whole, NextTest::bits($halves, $table, $display), 1e-9);
+        self::assertEqualsWithDelta($whole, self::bits($halves, $table, $display), 1e-9);
         self::assertGreaterThan(0.01, $whole);
     }
 
@@ -153,7 +156,7 @@ final class PlannerTest extends TestCase
         $measurement = TestCatalogue::plans(self::$house)['residual-clamp:rcd-a']->measurement;
         $table = Predictor::table(self::$house, $measurement, $space);
         $rows = array_merge(...array_map(static fn (Standing $standing): array => $table->rows($standing->hypothesis), $standings));
-        $outcomes = new Outcomes(new Display($measurement->instrument), $rows, $standings[0]->spread);
+        $outcomes = new Outcomes(new Display($measurement->instrument), $rows, []);
         $random = new Randomizer(new Xoshiro256StarStar(77));
         $draw = static function (array $weights) use ($random): int {
             $at = $random->getInt(0, 1 << 40) / (1 << 40) * array_sum($weights);
@@ -172,8 +175,9 @@ final class PlannerTest extends TestCase
         for ($i = 0; $i < $draws; ++$i) {
             $cause = $draw(array_map(static fn (Standing $standing): float => $standing->probability / $total, $standings));
             $own = $table->rows($standings[$cause]->hypothesis);
-            $cell = $draw($outcomes->of($own[$random->getInt(0, \count($own) - 1)]));
-            $joint[$cause][$cell] = ($joint[$cause][$cell] ?? 0) + 1;
+            $cell = $draw($outcomes->of($own[$draw($standings[$cause]->severities)]));
+            $repair = $standings[$cause]->hypothesis->stem;
+            $joint[$repair][$cell] = ($joint[$repair][$cell] ?? 0) + 1;
         }
         $entropy = static fn (array $counts): float => array_sum(array_map(static fn (int|float $count): float => -$count / array_sum($counts) * log($count / array_sum($counts), 2), $counts));
         $cells = [];
@@ -185,7 +189,7 @@ final class PlannerTest extends TestCase
             }
         }
         // Counting few draws a cause makes it look a little more certain than it is.
-        self::assertEqualsWithDelta($entropy($cells) - $conditional, NextTest::bits($standings, $table, new Display($measurement->instrument)), 0.03);
+        self::assertEqualsWithDelta($entropy($cells) - $conditional, self::bits($standings, $table, new Display($measurement->instrument)), 0.03);
     }
 
     /** @return iterable<string, array{array{string, string}|null, list<string>, list<string>, list<StopAdvice>}> fault, tests, symptoms, advice */
@@ -223,7 +227,7 @@ final class PlannerTest extends TestCase
         $of = static function (string $id, float $probability) use ($space): Standing {
             foreach ($space as $hypothesis) {
                 if ($hypothesis->id === $id) {
-                    $standing = new Standing($hypothesis, log($probability), [], [1.0], []);
+                    $standing = new Standing($hypothesis, log($probability), [], [1.0]);
                     $standing->probability = $probability;
 
                     return $standing;
@@ -270,5 +274,13 @@ final class PlannerTest extends TestCase
         }
 
         return Ranker::rank(self::space($symptoms), $evidence);
+    }
+
+    /** @param list<Standing> $standings */
+    private static function bits(array $standings, PredictionTable $table, Display $display): float
+    {
+        $beliefs = Beliefs::of($standings);
+
+        return Forecast::of($beliefs, $table, $display)->bits($beliefs);
     }
 }

@@ -6,18 +6,20 @@ namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Fit;
+use YellowProbe\Diagnosis\Forecast;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Liveness;
-use YellowProbe\Diagnosis\NextTest;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
@@ -122,9 +124,9 @@ final class RankerTest extends TestCase
         $evidence = self::evidence(Fault::at(self::$house, 'borrowed-neutral', 'stair~up')->change(self::$house), ['residual-pair:stair:low', 'zs:a.front:L-E']);
         $space = self::space(['residual-trip']);
         $ranking = Ranker::rank($space, $evidence);
-        /** @var array<string, array{float, float, list<float>, list<float>, array<string, float>}> $kept */
+        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $kept */
         $kept = unserialize(serialize($ranking->export()));
-        $again = Ranking::restore($space, array_reverse($evidence), $kept);
+        $again = Ranking::restore(self::$house, $space, array_reverse($evidence), $kept);
 
         self::assertEquals($ranking->standings, $again->standings);
         self::assertSame($ranking->suspects()[0]->reasons(), $again->suspects()[0]->reasons());
@@ -166,7 +168,7 @@ final class RankerTest extends TestCase
         }
         foreach (['plug-in-check:a.front', 'residual-pair:stair:low', 'neutral-to-neutral:low:up', 'insulation:ring:L–N'] as $id) {
             $measurement = TestCatalogue::plans(self::$house)[$id]->measurement;
-            $bits = NextTest::bits($ranking->standings, Predictor::table(self::$house, $measurement, $space), new Display($measurement->instrument));
+            $bits = self::bits($ranking->standings, Predictor::table(self::$house, $measurement, $space), new Display($measurement->instrument));
             self::assertGreaterThanOrEqual(0.0, $bits, $id);
             self::assertLessThanOrEqual(min($unknown, 4.0), $bits, $id);
         }
@@ -183,7 +185,7 @@ final class RankerTest extends TestCase
         $bits = static function (string $id) use ($house, $space, $pair): float {
             $measurement = TestCatalogue::plans($house)[$id]->measurement;
 
-            return NextTest::bits($pair, Predictor::table($house, $measurement, $space), new Display($measurement->instrument));
+            return self::bits($pair, Predictor::table($house, $measurement, $space), new Display($measurement->instrument));
         };
 
         self::assertCount(2, $pair);
@@ -290,5 +292,13 @@ final class RankerTest extends TestCase
     private static function rank(?Change $truth, array $tests, array $symptoms): Ranking
     {
         return Ranker::rank(self::space($symptoms), self::evidence($truth, $tests));
+    }
+
+    /** @param list<Standing> $standings */
+    private static function bits(array $standings, PredictionTable $table, Display $display): float
+    {
+        $beliefs = Beliefs::of($standings);
+
+        return Forecast::of($beliefs, $table, $display)->bits($beliefs);
     }
 }

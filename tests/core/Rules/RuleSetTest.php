@@ -11,6 +11,7 @@ use YellowProbe\Installation\HouseDraft;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Rules\RuleSet;
@@ -96,13 +97,18 @@ final class RuleSetTest extends TestCase
         $now = State::resting($house);
         $dead = $plans['insulation:low:N–E'];
 
-        self::assertSame(0.5, Price::minutes($house, $now, $plans['plug-in-check:a.front']));
-        // Cover 6, board isolated 8, and switches, lamps, neutral and the test itself on top.
-        self::assertGreaterThan(14.0 + 1.3, Price::minutes($house, $now, $dead));
-        self::assertSame(1.3, Price::minutes($house, $dead->measurement->state, $dead, true));
-        self::assertSame(7.3, Price::minutes($house, $dead->measurement->state, $dead));
+        $price = new Price($house);
+        $board = Opened::none()->after($house, $dead);
+
+        self::assertSame(0.5, $price->minutes($now, $plans['plug-in-check:a.front'], Opened::none()));
+        // Cover off and on 12, board isolated and restored 8 and 6, and switches, lamps, neutral and the test itself on top.
+        self::assertGreaterThan(26.0 + 1.3, $price->minutes($now, $dead, Opened::none()));
+        self::assertSame(1.3, $price->minutes($dead->measurement->state, $dead, $board));
+        self::assertSame(13.3, $price->minutes($dead->measurement->state, $dead, Opened::none()));
+        // Bringing the house back was paid for when it was taken away.
+        self::assertEqualsWithDelta(0.5, $price->minutes($dead->measurement->state, $plans['plug-in-check:a.front'], $board), 1e-9);
         // A terminal behind the plate: the socket has to be opened.
-        self::assertGreaterThan(8.0, Price::minutes($house, $now, $plans['r1-r2:l1']) - Price::minutes($house, $now, $plans['r1-r2:c']) + 8.0);
+        self::assertGreaterThan(8.0, $price->minutes($now, $plans['r1-r2:l1'], Opened::none()) - $price->minutes($now, $plans['r1-r2:c'], Opened::none()) + 8.0);
     }
 
     private function only(House $house, string $test, string $typed): string

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Fault\Condition;
+use YellowProbe\Installation\State;
+
+/**
+ * What a reading was taken under: one stretch of time in which an intermittent fault is either there or not, and what was
+ * done meanwhile to bring it out.
+ */
+final readonly class Exposure
+{
+    /** How likely an intermittent fault is there: what brings it out is there, or nobody knows (typical values, T12). */
+    public const FORCED = 0.8;
+    public const UNKNOWN = 0.3;
+
+    /** @var list<Condition> */
+    public array $conditions;
+
+    /**
+     * @param int             $episode    readings of the same half hour share a number; the latest has the highest
+     * @param list<Condition> $conditions what it was forced with: loaded, wetted, warmed, tapped; empty when nothing was
+     */
+    public function __construct(public int $episode = 0, array $conditions = [])
+    {
+        usort($conditions, static fn (Condition $a, Condition $b): int => $a->value <=> $b->value);
+        $this->conditions = array_values(array_unique($conditions, \SORT_REGULAR));
+    }
+
+    /** With what the state of the house brings: a heater plugged in for a test is a load. */
+    public function in(State $state): self
+    {
+        return \in_array(State::HEATER, $state->loads, true) ? new self($this->episode, [...$this->conditions, Condition::Load]) : $this;
+    }
+
+    /** What readings have in common for which a fault is either there or not; the latest sorts last. */
+    public function key(): string
+    {
+        return \sprintf('%06d %s', $this->episode, implode(' ', array_map(static fn (Condition $condition): string => $condition->value, $this->conditions)));
+    }
+
+    /**
+     * Probability that an intermittent fault is there under these conditions.
+     *
+     * @param list<Condition> $brings what brings this fault out
+     */
+    public function presence(array $brings): float
+    {
+        foreach ($brings as $condition) {
+            if (\in_array($condition, $this->conditions, true)) {
+                return self::FORCED;
+            }
+        }
+
+        return self::UNKNOWN;
+    }
+}
