@@ -84,7 +84,7 @@ final readonly class Forecast
         foreach ($beliefs->weights as $at => $weight) {
             $weights[] = $weight * $this->cells[$at][$outcome];
         }
-        $sum = array_sum($weights);
+        $sum = max(array_sum($weights), 1e-300);
 
         return $beliefs->weighed(array_map(static fn (float $weight): float => $weight / $sum, $weights));
     }

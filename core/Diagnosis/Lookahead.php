@@ -5,72 +5,112 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 /**
- * Bits per minute of each test, with a second test in view where that pays: what is dear to get ready (a house isolated, a
- * neutral lifted) is shared by the test that follows in the same state.
+ * What each test is worth with a second test in view: bits per minute, by which the next test is chosen, and minutes saved
+ * against repairing now, by which it is decided whether to test on at all.
+ *
+ * What is dear to get ready (a house isolated, a neutral lifted) is shared by the test that follows in the same state.
  */
-final class Lookahead
+final readonly class Lookahead
 {
-    /** Tests that are looked behind, and tests that may follow one. */
-    private const FIRST = 8;
+    /** Tests that are looked behind, by rate and by bits, and tests that may follow one. */
+    private const FIRST = 5;
     private const SECOND = 40;
 
     /** Outcomes rarer than this are not followed up. */
     private const CHANCE = 0.02;
 
     /**
+     * @param list<float> $rates bits per minute, of the test alone or with what is best done after it
+     * @param list<float> $saves expected minutes of loss that it takes away, less its price and that of what follows
+     */
+    private function __construct(public array $rates, public array $saves)
+    {
+    }
+
+    /**
      * @param list<Forecast>            $forecasts of the tests that can be done
      * @param list<float>               $minutes   of each from the state now
      * @param list<float>               $bits      of each now
      * @param \Closure(int, int): float $after     minutes of the second once the first is done
-     *
-     * @return list<float> bits per minute, of the test alone or with what is best done after it
      */
-    public static function rates(Beliefs $beliefs, array $forecasts, array $minutes, array $bits, \Closure $after): array
+    public static function of(Beliefs $beliefs, Loss $loss, array $forecasts, array $minutes, array $bits, \Closure $after): self
     {
         $rates = array_map(static fn (float $own, float $price): float => $own / $price, $bits, $minutes);
-        $first = array_keys($rates);
+        $first = $telling = array_keys($rates);
         usort($first, static fn (int $a, int $b): int => [$rates[$b], $a] <=> [$rates[$a], $b]);
         // What tells most is looked behind as well: its price may be worth paying once for two.
-        $telling = array_keys($bits);
         usort($telling, static fn (int $a, int $b): int => [$bits[$b], $a] <=> [$bits[$a], $b]);
-        $considered = array_unique([...\array_slice($first, 0, self::FIRST / 2), ...\array_slice($telling, 0, self::FIRST / 2)]);
+        $behind = array_fill_keys([...\array_slice($first, 0, self::FIRST), ...\array_slice($telling, 0, self::FIRST)], true);
         $seconds = \array_slice($telling, 0, self::SECOND);
-        foreach ($considered as $one) {
-            $rates[$one] = max($rates[$one], self::withSecond($beliefs, $forecasts, $one, $seconds, $minutes[$one], $bits[$one], $after));
+        $now = $loss->minutes($beliefs->weights);
+        $saves = [];
+        foreach ($forecasts as $one => $forecast) {
+            $prices = [];
+            foreach (isset($behind[$one]) ? $seconds : [] as $second) {
+                if ($second !== $one) {
+                    $prices[$second] = $after($one, $second);
+                }
+            }
+            $left = $minutes[$one];
+            $followed = [];
+            foreach ($forecast->chances($beliefs) as $outcome => $chance) {
+                $then = $forecast->after($beliefs, $outcome);
+                $lost = $loss->minutes($then->weights);
+                if ($chance >= self::CHANCE && [] !== $prices) {
+                    [$second, $told] = self::best($then, $forecasts, $prices);
+                    $price = $prices[$second] ?? 1.0;
+                    $followed[] = [$told / $price, $chance * $told, $chance * $price];
+                    $lost = $told > 0.0 && $price < $lost ? min($lost, $price + self::expected($loss, $then, $forecasts[$second])) : $lost;
+                }
+                $left += $chance * $lost;
+            }
+            $rates[$one] = self::joined($bits[$one], $minutes[$one], $followed);
+            $saves[] = $now - $left;
         }
 
-        return array_values($rates);
+        return new self(array_values($rates), $saves);
     }
 
     /**
-     * @param list<Forecast>            $forecasts
-     * @param list<int>                 $seconds
-     * @param \Closure(int, int): float $after
+     * The second test by its rate, with its bits.
+     *
+     * @param list<Forecast>    $forecasts
+     * @param array<int, float> $prices
+     *
+     * @return array{int, float}
      */
-    private static function withSecond(Beliefs $beliefs, array $forecasts, int $one, array $seconds, float $minutes, float $bits, \Closure $after): float
+    private static function best(Beliefs $then, array $forecasts, array $prices): array
     {
-        $prices = [];
-        foreach ($seconds as $second) {
-            if ($second !== $one) {
-                $prices[$second] = $after($one, $second);
+        $best = [-1, 0.0];
+        $rate = 0.0;
+        foreach ($prices as $second => $price) {
+            $told = $forecasts[$second]->bits($then);
+            if ($told / $price > $rate) {
+                $rate = $told / $price;
+                $best = [$second, $told];
             }
         }
-        $followed = [];
-        foreach ($forecasts[$one]->chances($beliefs) as $outcome => $chance) {
-            if ($chance < self::CHANCE) {
-                continue;
-            }
-            $then = $forecasts[$one]->after($beliefs, $outcome);
-            $best = [0.0, 0.0, 1.0];
-            foreach ($prices as $second => $price) {
-                $told = $forecasts[$second]->bits($then);
-                if ($told / $price > $best[0]) {
-                    $best = [$told / $price, $told, $price];
-                }
-            }
-            $followed[] = [$best[0], $chance * $best[1], $chance * $best[2]];
+
+        return $best;
+    }
+
+    private static function expected(Loss $loss, Beliefs $beliefs, Forecast $forecast): float
+    {
+        $left = 0.0;
+        foreach ($forecast->chances($beliefs) as $outcome => $chance) {
+            $left += $chance > 0.0 ? $chance * $loss->minutes($forecast->after($beliefs, $outcome)->weights) : 0.0;
         }
-        // An outcome is followed up as long as that raises the rate of the whole.
+
+        return $left;
+    }
+
+    /**
+     * Outcomes are followed up as long as that raises the rate of the whole.
+     *
+     * @param list<array{float, float, float}> $followed rate, bits and minutes of what is done after each outcome, by its chance
+     */
+    private static function joined(float $bits, float $minutes, array $followed): float
+    {
         rsort($followed);
         $rate = $bits / $minutes;
         foreach ($followed as [$own, $told, $price]) {

@@ -13,7 +13,7 @@ use YellowProbe\Instrument\ShownKind;
  *
  * The numbers are a normal vector with the factors' covariance, so the least Σ(off/σ)² + Σθ² over the factors is χ² with a
  * degree of freedom each; outcomes without a number add −2·log p with two (Fisher's way of joining tests). The largest term
- * is left out: one blunder among the readings is no second fault.
+ * is left out and the rest fitted again: one blunder among the readings is no second fault.
  */
 final class Misfit
 {
@@ -34,12 +34,18 @@ final class Misfit
                 $terms[] = -2.0 * log(max(1e-6, Normal::upper(($piece->display->cell($piece->reading)[0] - $rows[$at]->z) / self::alone($rows[$at]))));
             }
         }
+        rsort($terms);
         $squares = self::squares($numbers);
-        $all = [...$squares, ...$terms];
-        $worst = max([0.0, ...$all]);
+        $worst = [] === $squares ? 0.0 : max($squares);
+        if ($worst >= ($terms[0] ?? 0.0) && [] !== $squares) {
+            unset($numbers[array_search($worst, $squares, true)]);
+            $squares = self::squares(array_values($numbers));
+        } else {
+            array_shift($terms);
+        }
         $freedom = \count($squares) + 2 * \count($terms);
 
-        return $freedom < 2 ? 1.0 : self::upperChiSquare(array_sum($all) - $worst, $freedom - 1);
+        return 0 === $freedom ? 1.0 : self::upperChiSquare(array_sum($squares) + array_sum($terms), $freedom);
     }
 
     /**

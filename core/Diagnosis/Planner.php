@@ -74,10 +74,10 @@ final class Planner
                 [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $told];
             }
         }
-        $rates = Lookahead::rates($beliefs, $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->price->minutes($plans[$one]->measurement->state, $plans[$other], $opened->after($this->house, $plans[$one])));
+        $ahead = Lookahead::of($beliefs, Loss::of($beliefs), $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->price->minutes($plans[$one]->measurement->state, $plans[$other], $opened->after($this->house, $plans[$one])));
         $scored = [];
         foreach ($plans as $at => $plan) {
-            $scored[] = new Candidate($plan, $bits[$at], $minutes[$at], $rates[$at]);
+            $scored[] = new Candidate($plan, $bits[$at], $minutes[$at], $ahead->rates[$at], $ahead->saves[$at]);
         }
         usort($scored, static fn (Candidate $a, Candidate $b): int => [$b->rate, $a->plan->id] <=> [$a->rate, $b->plan->id]);
 

@@ -27,7 +27,7 @@ final readonly class Groups
     /** @param non-empty-list<Hypothesis> $hypotheses */
     public static function of(House $house, array $hypotheses, Tables $tables): self
     {
-        $named = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::ELSE !== $hypothesis->id));
+        $named = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::ELSE !== $hypothesis->id && !$hypothesis->intermittent));
         /** @var array<string, list<list<float>>> $seen hypothesis => distribution under each test */
         $seen = [];
         foreach (TestCatalogue::plans($house) as $plan) {
@@ -66,17 +66,27 @@ final readonly class Groups
     /**
      * @param array<string, float> $probabilities by hypothesis
      *
-     * @return array<int, float> by group, likeliest first
+     * @return array<string, float> by group, likeliest first
      */
     public function sum(array $probabilities): array
     {
         $sums = [];
         foreach ($probabilities as $hypothesis => $probability) {
-            $sums[$this->of[$hypothesis]] = ($sums[$this->of[$hypothesis]] ?? 0.0) + $probability;
+            $group = $this->group($hypothesis);
+            $sums[$group] = ($sums[$group] ?? 0.0) + $probability;
         }
         arsort($sums);
 
         return $sums;
+    }
+
+    /** The group of a cause; of a pair, those of both. */
+    public function group(string $hypothesis): string
+    {
+        $groups = array_map(fn (string $one): int => $this->of[$one], explode('&', $hypothesis));
+        sort($groups);
+
+        return '#'.implode('&', $groups);
     }
 
     /** @return list<int> members of each group, the largest first */

@@ -9,6 +9,7 @@ use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Outcomes;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
 
 /** The rule of thumb to compare with: the test whose likeliest outcome splits the remaining probability most evenly; ties by minutes. */
 final class Halving
@@ -33,14 +34,13 @@ final class Halving
     /** Probability of the causes whose own likeliest outcome is the likeliest of all. */
     private static function share(Ranking $ranking, Candidate $candidate, Tables $tables): float
     {
-        $table = $tables->of($candidate->plan);
+        $standings = array_filter($ranking->standings, static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability >= self::MATTERS);
+        $table = $tables->of($candidate->plan, array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, array_values($standings)));
         $rows = $masses = $cells = [];
-        foreach ($ranking->standings as $standing) {
-            if (Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability >= self::MATTERS) {
-                $own = $table->rows($standing->hypothesis);
-                $rows[] = $own[min($standing->likeliestSeverity(), \count($own) - 1)];
-                $masses[] = $standing->probability;
-            }
+        foreach ($standings as $standing) {
+            $own = $table->rows($standing->hypothesis);
+            $rows[] = $own[min($standing->likeliestSeverity(), \count($own) - 1)];
+            $masses[] = $standing->probability;
         }
         $outcomes = new Outcomes(new Display($candidate->plan->measurement->instrument), $rows, []);
         $total = [];

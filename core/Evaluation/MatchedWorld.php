@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Evaluation;
 
+use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Ranker;
@@ -25,7 +26,12 @@ final readonly class MatchedWorld implements World
         $cause = $hypotheses[$dice->weighted(array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $hypotheses))];
         $factors = self::factors($surveyed, $dice);
 
-        return Hypothesis::ELSE === $cause->id ? new Truth($surveyed, null, null, $factors) : new Truth($surveyed, $dice->one(self::severities($surveyed, $cause)), $cause->id, $factors);
+        if (Hypothesis::ELSE === $cause->id) {
+            return new Truth($surveyed, null, null, $factors);
+        }
+        $isQuiet = $cause->intermittent && !$dice->chance(Exposure::UNKNOWN);
+
+        return new Truth($surveyed, $isQuiet ? null : $dice->one(self::severities($surveyed, $cause)), $cause->stem, $factors, $isQuiet);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement
@@ -53,7 +59,7 @@ final readonly class MatchedWorld implements World
      */
     public static function showing(House $house, array $hypotheses): array
     {
-        $showing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => null !== $hypothesis->kind && false === ($hypothesis->changes($house)[0]?->leavesNetwork() ?? true)));
+        $showing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => null !== $hypothesis->kind && !$hypothesis->intermittent && false === ($hypothesis->changes($house)[0]?->leavesNetwork() ?? true)));
 
         return [] === $showing ? throw new \LogicException('This house has no place for a fault.') : $showing;
     }
@@ -66,7 +72,12 @@ final readonly class MatchedWorld implements World
 
     public static function factors(House $house, Dice $dice): Factors
     {
-        return new Factors(array_map(static fn (float $spread): float => $spread * $dice->normal(), Factors::spreads($house)));
+        $drawn = [];
+        foreach (Factors::spreads($house) as $factor => $spread) {
+            $drawn[$factor] = $spread * $dice->normal() * (Factors::isTailed($factor) && $dice->chance(Factors::TAIL) ? Factors::TAIL_TIMES : 1.0);
+        }
+
+        return new Factors($drawn);
     }
 
     /** Any lamps, or any place on the display. */

@@ -13,6 +13,10 @@ use YellowProbe\Diagnosis\StopAdvice;
  */
 final readonly class Score
 {
+    /** Nothing is wrong at all; what is wrong is not there during the visit. Both are scored by the advice to stop. */
+    public const ABSENT = 'absent';
+    public const AT_TIMES = 'at times, not there';
+
     private const SURE = 0.9;
     private const ADMITTED = 0.3;
 
@@ -24,13 +28,19 @@ final readonly class Score
     {
     }
 
+    /** Whether there was nothing to be found: then no repair is the right advice. */
+    public function isQuiet(): bool
+    {
+        return \in_array($this->kind, [self::ABSENT, self::AT_TIMES], true);
+    }
+
     public static function of(Outcome $outcome, Groups $groups): self
     {
         $last = $outcome->last();
         $sums = $groups->sum($last);
         $leading = array_keys($sums);
         $truth = $outcome->truth->hypothesis;
-        $group = null === $truth ? null : $groups->of[$truth];
+        $group = null === $truth ? null : $groups->group($truth);
         $else = $last[Hypothesis::ELSE] ?? 0.0;
         $admitted = $else >= self::ADMITTED || StopAdvice::Repair !== $outcome->advice;
         arsort($last);
@@ -42,12 +52,18 @@ final readonly class Score
         }
 
         return new self(
-            null === $truth ? 'outside' : (Hypothesis::SOUND === $truth ? 'absent' : explode('|', $truth)[0]),
+            match (true) {
+                null === $truth => 'outside',
+                $outcome->truth->isQuiet => self::AT_TIMES,
+                Hypothesis::SOUND === $truth => self::ABSENT,
+                str_contains($truth, '&') => 'two faults',
+                default => explode('|', $truth)[0],
+            },
             null === $group ? $admitted : $leading[0] === $group,
             null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true),
             $truth === array_key_first($last),
             null === $truth ? $admitted : \in_array($truth, $outcome->lead, true),
-            $sums[$leading[0]] >= self::SURE && $leading[0] !== $group && $groups->of[Hypothesis::ELSE] !== $leading[0],
+            $sums[$leading[0]] >= self::SURE && $leading[0] !== $group && $groups->group(Hypothesis::ELSE) !== $leading[0],
             $outcome->tests,
             $outcome->minutes,
             $else,

@@ -44,7 +44,7 @@ final class Visit
 
     public function run(Truth $truth, Dice $dice): Outcome
     {
-        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
+        $planner = new Planner($this->house, $this->tables->of(...));
         $state = State::resting($this->house);
         $opened = Opened::none();
         $evidence = $steps = [];
@@ -56,7 +56,7 @@ final class Visit
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
             if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
-                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $ranking->suspects()[0]->standings));
+                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->stem, $ranking->suspects()[0]->standings))));
             }
             $minutes += $next->minutes;
             $opened = $opened->after($this->house, $next->plan);
@@ -97,7 +97,8 @@ final class Visit
     {
         $probabilities = [];
         foreach ($ranking->standings as $standing) {
-            $probabilities[$standing->hypothesis->id] = $standing->probability;
+            // Whether it stays or comes and goes, the repair is the same.
+            $probabilities[$standing->hypothesis->stem] = ($probabilities[$standing->hypothesis->stem] ?? 0.0) + $standing->probability;
         }
 
         return $probabilities;

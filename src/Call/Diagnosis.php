@@ -82,14 +82,14 @@ final readonly class Diagnosis
         $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
         $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key()]);
-        /** @var list<array{string, float, float, float}> $chosen */
+        /** @var list<array{string, float, float, float, float}> $chosen */
         $chosen = $this->predictions->get($key, static fn (): array => array_map(
-            static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate],
+            static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate, $candidate->saves],
             Planner::sketching($house, $practice)->next($ranking, $now, $opened),
         ));
         $plans = TestCatalogue::plans($house);
 
-        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2], $choice[3]), $chosen);
+        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
     }
 
     /** Where a tester is, in words: "Loop L–E at Hall socket". */

@@ -21,6 +21,7 @@ use YellowProbe\Evaluation\Groups;
 use YellowProbe\Evaluation\Halving;
 use YellowProbe\Evaluation\MatchedWorld;
 use YellowProbe\Evaluation\MismatchedWorld;
+use YellowProbe\Evaluation\PairedWorld;
 use YellowProbe\Evaluation\Score;
 use YellowProbe\Evaluation\Summary;
 use YellowProbe\Evaluation\Tables;
@@ -44,7 +45,7 @@ final class EvaluateCommand extends Command
     {
         $this->addOption('visits', null, InputOption::VALUE_REQUIRED, 'Visits to each house', '25')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Another seed, other faults', '1')
-            ->addOption('world', null, InputOption::VALUE_REQUIRED, 'matched, or mismatched', 'matched')
+            ->addOption('world', null, InputOption::VALUE_REQUIRED, 'matched, mismatched, or paired', 'matched')
             ->addOption('choice', null, InputOption::VALUE_REQUIRED, 'planner; halving or fixed to compare with', 'planner')
             ->addOption('json', null, InputOption::VALUE_NONE, 'As JSON');
     }
@@ -54,8 +55,9 @@ final class EvaluateCommand extends Command
         $number = static fn (string $option): int => is_numeric($input->getOption($option)) ? (int) $input->getOption($option) : throw new \InvalidArgumentException("--$option wants a number.");
         $world = match ($input->getOption('world')) {
             'matched' => new MatchedWorld(),
+            'paired' => new PairedWorld(),
             'mismatched' => new MismatchedWorld($this->files->object("$this->projectDir/config/evaluation/mismatched.json")),
-            default => throw new \InvalidArgumentException('--world is matched or mismatched.'),
+            default => throw new \InvalidArgumentException('--world is matched, mismatched or paired.'),
         };
         $choice = match ($input->getOption('choice')) {
             'planner' => null,
@@ -73,8 +75,9 @@ final class EvaluateCommand extends Command
         if ([] === $scores) {
             throw new \InvalidArgumentException('--visits has to be at least 1.');
         }
-        $present = array_values(array_filter($scores, static fn (Score $score): bool => 'absent' !== $score->kind));
-        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => [] === $present ? [] : self::measures($present), 'kinds' => self::kinds($scores)];
+        $present = array_values(array_filter($scores, static fn (Score $score): bool => !$score->isQuiet()));
+        $quiet = array_values(array_filter($scores, static fn (Score $score): bool => $score->isQuiet()));
+        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => ([] === $present ? [] : self::measures($present)) + ([] === $quiet ? [] : ['nothing there: no repair advised' => Summary::mean($quiet, static fn (Score $score): float => (float) !\in_array($score->advice, [StopAdvice::Repair, StopAdvice::Swap], true))]), 'kinds' => self::kinds($scores)];
         true === $input->getOption('json') ? $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE)) : self::print($output, $result);
 
         return self::SUCCESS;

@@ -25,7 +25,6 @@ use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
-use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
@@ -216,13 +215,12 @@ final class PlannerTest extends TestCase
         $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
         self::assertContains($stop->advice, $expected);
         self::assertNotSame('', $stop->advice->words());
-        $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
-        self::assertGreaterThanOrEqual((1.0 - $named[0]->probability) * 60.0 - 1e-9, $stop->lossMinutes, 'a wrong repair, and more where the place is not known');
+        self::assertTrue(StopAdvice::Test !== $stop->advice || $stop->savesMinutes > 0.0, 'a test that is asked for takes away more loss than it costs');
     }
 
     public function testAPlaceThatIsNotKnownCostsOpenings(): void
     {
-        // Two ends alike, one place likelier than the other: p · (share of the second) · 12 minutes on top of a wrong repair.
+        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, 12 minutes each, on top of a wrong repair.
         $space = self::space(['none']);
         $of = static function (string $id, float $probability) use ($space): Standing {
             foreach ($space as $hypothesis) {
@@ -237,7 +235,7 @@ final class PlannerTest extends TestCase
         };
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
-        self::assertEqualsWithDelta(0.1 * 60.0 + 0.9 * (1.0 / 3.0) * 12.0, $stop->lossMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.1 * 90.0 + 0.3 * 12.0, $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Repair, $stop->advice);
     }
 
@@ -245,7 +243,7 @@ final class PlannerTest extends TestCase
     {
         $ranking = self::ranked(Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house), ['plug-in-check:c.front'], ['none']);
         $stop = Stop::advised($ranking, []);
-        self::assertNull($stop->testMinutes);
+        self::assertSame(-\INF, $stop->savesMinutes);
         self::assertContains($stop->advice, [StopAdvice::Swap, StopAdvice::Repair]);
     }
 

@@ -135,7 +135,7 @@ final class EvaluationTest extends TestCase
         $candidates = [];
         foreach (TestCatalogue::plans(self::$house) as $plan) {
             // The later a test stands, the more it is said to be worth.
-            $candidates[] = new Candidate($plan, (float) \count($candidates), 1.0, (float) \count($candidates));
+            $candidates[] = new Candidate($plan, (float) \count($candidates), 1.0, (float) \count($candidates), 0.0);
         }
         $ranking = Ranker::rank(self::space(), []);
         $tests = [];

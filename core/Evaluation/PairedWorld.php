@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Evaluation;
+
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Shown;
+
+/** The matched world with two faults at once, each drawn by its prior among those that change the circuit. */
+final readonly class PairedWorld implements World
+{
+    public function __construct(private MatchedWorld $matched = new MatchedWorld())
+    {
+    }
+
+    public function truth(House $surveyed, array $hypotheses, Dice $dice): Truth
+    {
+        $showing = MatchedWorld::showing($surveyed, $hypotheses);
+        $priors = array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $showing);
+        $one = $showing[$dice->weighted($priors)];
+        do {
+            $other = $showing[$dice->weighted($priors)];
+        } while ($other->id === $one->id);
+        $pair = Hypothesis::pair($one, $other, 1.0);
+
+        return new Truth($surveyed, $dice->one(MatchedWorld::severities($surveyed, $pair)), $pair->id, MatchedWorld::factors($surveyed, $dice));
+    }
+
+    public function done(Measurement $measurement, House $house, Dice $dice): Measurement
+    {
+        return $this->matched->done($measurement, $house, $dice);
+    }
+
+    public function gain(Instrument $instrument, float $drawn): float
+    {
+        return $this->matched->gain($instrument, $drawn);
+    }
+
+    public function blunder(Truth $truth, Instrument $instrument, Dice $dice): ?Shown
+    {
+        return $this->matched->blunder($truth, $instrument, $dice);
+    }
+}

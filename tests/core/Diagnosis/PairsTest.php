@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Display;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Misfit;
+use YellowProbe\Diagnosis\Pairs;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Row;
+use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Evaluation\Dice;
+use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Shown;
+use YellowProbe\Instrument\Specimen;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+final class PairsTest extends TestCase
+{
+    private static House $house;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$house = Houses::ringAndLights();
+    }
+
+    public function testTwoFaultsThatNoSingleExplainsAreFoundTogether(): void
+    {
+        // A socket wired the wrong way round and a wet one on the same ring, and their readings.
+        $truth = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house)->and(Fault::at(self::$house, 'line-earth-leak', 'd', 1e4)->change(self::$house));
+        $evidence = self::evidence($truth, ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'plug-in-check:b.front', 'insulation:ring:L–E', 'insulation:ring:N–E', 'residual-clamp:ring']);
+        $singles = Ranker::rank(self::space(), $evidence);
+        $ranking = Pairs::rank(self::$house, self::space(), $evidence);
+
+        $places = array_map(static fn (Standing $standing): array => [$standing->hypothesis->both[0]->kind?->slug() ?? '', $standing->hypothesis->both[1]->kind?->slug() ?? ''], array_values(array_filter(\array_slice($ranking->standings, 0, 3), static fn (Standing $standing): bool => [] !== $standing->hypothesis->both)));
+        self::assertContains(['line-earth-leak', 'line-neutral-reversed'], $places);
+        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (Standing $standing): float => $standing->probability, $ranking->standings)), 1e-9);
+        self::assertGreaterThan(0.5, array_sum(array_map(static fn (Standing $standing): float => [] === $standing->hypothesis->both ? 0.0 : $standing->probability, $ranking->standings)));
+        self::assertLessThan(0.99, $singles->standings[0]->probability, 'no single is believed alone');
+        $lead = $ranking->suspects()[0];
+        self::assertStringContainsString(' and ', $lead->title());
+        self::assertNotSame([], $lead->reasons(), 'a pair says what speaks for it');
+
+        // Kept and restored, it is the same, its pairs among it.
+        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $kept */
+        $kept = unserialize(serialize($ranking->export()));
+        $again = Ranking::restore(self::$house, self::space(), array_reverse($evidence), $kept);
+        self::assertSame($lead->reasons(), $again->suspects()[0]->reasons());
+    }
+
+    public function testWhatOneFaultExplainsGrowsNoPairsNorDoesOneBlunder(): void
+    {
+        $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);
+        $evidence = self::evidence($fault, ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'plug-in-check:b.front', 'zs:a.front:L-E']);
+        self::assertSame([], Pairs::grown(Ranker::rank(self::space(), $evidence)));
+        $measurement = TestCatalogue::plans(self::$house)['r1-r2:a']->measurement;
+        $evidence[] = new Evidence('99', $measurement, ReadingParser::parse('64', $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), 'a slip');
+        self::assertSame([], Pairs::grown(Ranker::rank(self::space(), $evidence)));
+        self::assertSame([], Pairs::grown(Ranker::rank(self::space(), [])), 'nothing read, nothing to explain');
+    }
+
+    public function testAPairIsTheSameWhicheverIsNamedFirst(): void
+    {
+        $space = self::space();
+        $one = Hypothesis::pair($space[3], $space[9], 0.1);
+        $other = Hypothesis::pair($space[9], $space[3], 0.1);
+        self::assertSame($one->id, $other->id);
+        self::assertSame($one->words(), $other->words());
+        self::assertSame(\count($space[3]->ohms()) * \count($space[9]->ohms()), \count($one->changes(self::$house)));
+    }
+
+    public function testReadingsDrawnAsExpectedAreOddInAsManyCasesAsTheySay(): void
+    {
+        // Five readings that share a length: the least of the squares is χ², without its largest term it is a little less.
+        $instrument = Instruments::get('low-ohm');
+        $display = new Display($instrument);
+        $dice = new Dice(11);
+        $odd = ['all as expected' => 0, 'two far off' => 0];
+        for ($draw = 0; $draw < 300; ++$draw) {
+            foreach (array_keys($odd) as $case) {
+                $length = $dice->normal();
+                $evidence = $rows = [];
+                for ($at = 0; $at < 5; ++$at) {
+                    $row = new Row(Shown::value(5.0), $display->z(5.0), 0.02, ['length' => 0.1]);
+                    $z = $row->z + 0.1 * $length + 0.02 * $dice->normal() + ('two far off' === $case && $at < 2 ? 0.3 : 0.0);
+                    $evidence[] = new Evidence("$at", new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse(\sprintf('%.3f', $display->unit * sinh($z)), $instrument), static fn (): PredictionTable => new PredictionTable([]), '');
+                    $rows[] = $row;
+                }
+                $odd[$case] += (int) (Misfit::tail($evidence, $rows) < 0.01);
+            }
+        }
+        self::assertLessThan(6, $odd['all as expected'], 'of 300, about one in a hundred or fewer');
+        self::assertGreaterThan(295, $odd['two far off']);
+    }
+
+    /** @return non-empty-list<Hypothesis> */
+    private static function space(): array
+    {
+        return HypothesisSpace::of(self::$house, Houses::rates(), new Story(['none']));
+    }
+
+    /**
+     * @param list<string> $tests
+     *
+     * @return list<Evidence>
+     */
+    private static function evidence(?Change $truth, array $tests): array
+    {
+        $plans = TestCatalogue::plans(self::$house);
+        $evidence = [];
+        foreach ($tests as $at => $test) {
+            $measurement = $plans[$test]->measurement;
+            $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
+            $evidence[] = new Evidence(\sprintf('%02d', $at), $measurement, ReadingParser::parse((new Specimen($measurement->instrument, 3 + $at))->display($shown), $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), $test);
+        }
+
+        return $evidence;
+    }
+}
