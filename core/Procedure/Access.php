@@ -73,7 +73,9 @@ final class Access
                 $covers[$place] = max($covers[$place] ?? 0.0, null === $joint && TerminalAccess::Front === $house->terminals[$terminal]->access ? 0.0 : self::OPEN_POINT);
             }
         }
-        if ([] !== $measurement->connection->around || [] !== $measurement->state->links || [] !== $measurement->state->lifted) {
+        // A tester with leads that names a device only makes it act; a jaw has to get around conductors.
+        $jaw = [] === $measurement->connection->terminals && [] !== $measurement->connection->around;
+        if ($jaw || [] !== $measurement->state->links || [] !== $measurement->state->lifted) {
             foreach ($house->places as $place) {
                 if ('board' === $place->kind) {
                     $board($place->id);

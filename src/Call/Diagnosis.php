@@ -42,7 +42,9 @@ final readonly class Diagnosis
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
         $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $journal->story());
         $evidence = [];
-        foreach ($journal->readings() as $reading) {
+        $readings = $journal->readings();
+        $exposures = Episodes::of($readings);
+        foreach ($readings as $at => $reading) {
             if (null === $reading->withdrawn && null !== $reading->connection && !$reading->proof) {
                 $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
                 $evidence[] = new Evidence(
@@ -51,11 +53,12 @@ final readonly class Diagnosis
                     ReadingParser::parse($reading->raw, $reading->instrument),
                     fn (): PredictionTable => $this->table($house, $measurement, $hypotheses),
                     self::where($house, $measurement),
+                    $exposures[$at],
                 );
             }
         }
 
-        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw], $evidence), self::priors($hypotheses));
+        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key()], $evidence), self::priors($hypotheses));
         // Several requests of a page ask for the same ranking: it is computed by one of them.
         $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence)->export());
 
@@ -79,7 +82,7 @@ final readonly class Diagnosis
      */
     public function nextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
-        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key()], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
         $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key()]);
         /** @var list<array{string, float, float, float, float}> $chosen */

@@ -23,12 +23,14 @@ use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\PathStep;
 use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Procedure\Occupants;
 
 /** Rankings, next tests and predictions as the page sees them. */
 final readonly class DiagnosisViews
@@ -57,6 +59,7 @@ final readonly class DiagnosisViews
                 $lead->kind?->class() ?? '',
                 array_map(static fn (array $reason): ReasonView => new ReasonView($reason['observation'], $reason['nats'], $reason['sentence']), $suspect->reasons()),
                 array_values(\array_slice($where, 0, self::MOST_PLACES)),
+                round($suspect->atTimes(), 3),
             );
         }
 
@@ -97,6 +100,7 @@ final readonly class DiagnosisViews
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),
             CallViews::ledger($house, $now, $plan->measurement->state),
             $this->outcomes($house, $plan->measurement, $ranking),
+            array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
         );
     }
 

@@ -39,8 +39,16 @@ export function useRanking(id: string, enabled: boolean) {
 }
 
 /** @param without slugs of the testers that are not to hand, with commas between */
-export function useNextTests(id: string, without: string, enabled: boolean) {
-    return useQuery({ queryKey: ['call', id, 'next', without], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', { params: { path: { id }, query: { without } } })), enabled, placeholderData: (old) => old });
+/** How this person works: the testers that are not to hand, what they may do, and which of two ways they take. */
+export interface Practice {
+    without: string;
+    role: 'electrician' | 'assistant';
+    residual: 'either' | 'board' | 'point';
+    loop: 'measured' | 'calculated';
+}
+
+export function useNextTests(id: string, practice: Practice, enabled: boolean) {
+    return useQuery({ queryKey: ['call', id, 'next', practice], queryFn: () => got(api.GET('/api/calls/{id}/next-tests', { params: { path: { id }, query: practice } })), enabled, placeholderData: (old) => old });
 }
 
 export function useContradictions(id: string, enabled: boolean) {

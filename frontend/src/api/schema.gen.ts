@@ -263,7 +263,7 @@ export interface components {
             words: string;
             /**
              * Format: float
-             * @description Expected loss of repairing the leading suspect now.
+             * @description Expected loss of repairing now, in minutes.
              */
             lossMinutes: number;
             tests: components["schemas"]["NextTestView"][];
@@ -443,6 +443,8 @@ export interface components {
             steps: string[];
             changes: components["schemas"]["LedgerEntry"][];
             outcomes: components["schemas"]["OutcomeView"][];
+            /** @description What should stay on and loses its power: ask and arrange first. */
+            losing: string[];
         };
         /** @description One observation as stored. */
         ObservationView: {
@@ -608,6 +610,11 @@ export interface components {
             reasons: components["schemas"]["ReasonView"][];
             /** @description One for each place in "where". */
             hypotheses: string[];
+            /**
+             * Format: float
+             * @description How much of its probability is that it comes and goes.
+             */
+            atTimes: number;
         };
         /** @description A wall switch. */
         SwitchView: {
@@ -865,6 +872,12 @@ export interface operations {
             query?: {
                 /** @description Testers that are not to hand, by slug, with commas between */
                 without?: string;
+                /** @description What this person may do */
+                role?: "electrician" | "assistant";
+                /** @description Where residual devices are tested */
+                residual?: "either" | "board" | "point";
+                /** @description How the earth fault loop at a point is found */
+                loop?: "measured" | "calculated";
             };
             header?: never;
             path: {

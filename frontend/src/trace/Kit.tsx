@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { CHOICES, type Ways } from './practice';
 
 const KEY = 'yellow-probe.not-to-hand';
 /** Eyes are always there. */
@@ -37,13 +38,24 @@ export function without(instruments: Schemas['InstrumentView'][], missing: strin
         .join(',');
 }
 
-/** Which testers are to hand: the next test is chosen from those only. */
-export function Kit({ instruments, missing, onToggle }: { instruments: Schemas['InstrumentView'][]; missing: string[]; onToggle: (family: string) => void }) {
+interface KitProps {
+    instruments: Schemas['InstrumentView'][];
+    missing: string[];
+    onToggle: (family: string) => void;
+    ways: Ways;
+    onWay: <Way extends keyof Ways>(way: Way, choice: Ways[Way]) => void;
+}
+
+/** Which testers are to hand and how this person works: the next test is chosen from what that leaves. */
+export function Kit({ instruments, missing, onToggle, ways, onWay }: KitProps) {
     const families = [...new Set(instruments.map((each) => each.family))].filter((family) => family !== ALWAYS);
     const gone = families.filter((family) => missing.includes(family));
     return (
         <details>
-            <summary className="min-h-11 cursor-pointer py-2">{gone.length === 0 ? 'Testers to hand: all' : `Not to hand: ${gone.join('; ')}`}</summary>
+            <summary className="min-h-11 cursor-pointer py-2">
+                {gone.length === 0 ? 'Testers to hand: all' : `Not to hand: ${gone.join('; ')}`}
+                {ways.role === 'assistant' ? '; assistant' : ''}
+            </summary>
             <fieldset className="grid grid-cols-2 gap-x-3">
                 <legend className="text-sm text-soft">The next test needs only what is ticked. Without a voltage indicator no dead test is proposed.</legend>
                 {families.map((family) => (
@@ -53,6 +65,34 @@ export function Kit({ instruments, missing, onToggle }: { instruments: Schemas['
                     </label>
                 ))}
             </fieldset>
+            <Way way="role" ways={ways} onWay={onWay} />
+            <Way way="residual" ways={ways} onWay={onWay} />
+            <Way way="loop" ways={ways} onWay={onWay} />
+            <p className="text-sm text-soft">Local rules and the licensed practice decide who may do what.</p>
         </details>
+    );
+}
+
+function Way<One extends keyof Ways>({ way, ways, onWay }: { way: One; ways: Ways; onWay: (way: One, choice: Ways[One]) => void }) {
+    return (
+        <label className="mt-1 flex min-h-11 flex-wrap items-center gap-x-2 text-sm">
+            <span className="text-soft">{CHOICES[way].words}</span>
+            <select
+                className="min-h-11 min-w-0 flex-1 rounded-sm border border-ink bg-sheet px-2"
+                value={ways[way]}
+                onChange={(event) => {
+                    const choice = CHOICES[way].options.find(([each]) => each === event.target.value);
+                    if (choice) {
+                        onWay(way, choice[0]);
+                    }
+                }}
+            >
+                {CHOICES[way].options.map(([choice, words]) => (
+                    <option key={choice} value={choice}>
+                        {words}
+                    </option>
+                ))}
+            </select>
+        </label>
     );
 }

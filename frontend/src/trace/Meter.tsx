@@ -24,10 +24,11 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
     const [raw, setRaw] = useDraft(`${callId}.raw`);
     const [near, setNear] = useDraft(`${callId}.near`);
     const [offMap, setOffMap] = useState(near !== '');
+    const [forced, setForced] = useState<string[]>([]);
     const [stored, setStored] = useState<string | null>(null);
     const ready = offMap ? near.trim() !== '' : connection !== null;
     const submit = () => {
-        const payload = { instrument: instrument.slug, raw, ...(offMap ? { near } : { connection }) };
+        const payload = { instrument: instrument.slug, raw, ...(forced.length > 0 ? { forced } : {}), ...(offMap ? { near } : { connection }) };
         observe.mutate({ kind: 'measured', payload }, {
             onSuccess: () => {
                 setStored(raw);
@@ -101,6 +102,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     <Refused error={observe.error} />
                     {stored !== null && last && <Verdict reading={last} />}
                 </div>
+                <Forced forced={forced} onChange={setForced} />
                 <label className="mt-1 inline-flex min-h-11 items-center gap-2 text-sm">
                     <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />
                     The point is not on the map
@@ -149,6 +151,31 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 )}
             </div>
         </section>
+    );
+}
+
+const FORCING = [
+    ['load', 'under load'],
+    ['heat', 'warmed up'],
+    ['rain', 'wetted'],
+    ['vibration', 'tapped, wiggled'],
+] as const;
+
+/** What was done meanwhile to bring out a fault that comes and goes. A sound reading then says more. */
+function Forced({ forced, onChange }: { forced: string[]; onChange: (forced: string[]) => void }) {
+    return (
+        <details className="text-sm">
+            <summary className="min-h-11 cursor-pointer py-3">{forced.length === 0 ? 'Brought out by nothing' : `Read ${FORCING.filter(([slug]) => forced.includes(slug)).map(([, words]) => words).join(', ')}`}</summary>
+            <fieldset className="grid grid-cols-2 gap-x-3">
+                <legend className="text-soft">For a fault that comes and goes: what was done while this was read. It stays ticked for the next reading.</legend>
+                {FORCING.map(([slug, words]) => (
+                    <label key={slug} className="flex min-h-11 items-center gap-2">
+                        <input type="checkbox" className="size-5 accent-(--ink)" checked={forced.includes(slug)} onChange={() => onChange(forced.includes(slug) ? forced.filter((each) => each !== slug) : [...forced, slug])} />
+                        {words}
+                    </label>
+                ))}
+            </fieldset>
+        </details>
     );
 }
 

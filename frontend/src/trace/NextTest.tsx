@@ -29,6 +29,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                 <p className="text-sm text-soft">Next, about {Math.round(best.minutes)} min, worth {best.bits.toFixed(2)} bit</p>
                 <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
                 {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
+                {best.losing.length > 0 && <p className="mt-1 text-sm font-bold">▲ Loses its power: {best.losing.join(', ')}. Ask and arrange before you switch.</p>}
                 {best.steps.length > 0 && (
                     <ul className="mt-2 list-disc pl-5 text-sm">
                         {best.steps.slice(0, 8).map((step) => (
@@ -51,6 +52,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                                         About {Math.round(test.minutes)} min, {test.bits.toFixed(2)} bit
                                     </p>
                                     {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
+                                    {test.losing.length > 0 && <p className="text-sm">▲ Loses its power: {test.losing.join(', ')}.</p>}
                                     {test.steps.length > 0 && <p className="mb-1 text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
                                     {setUp(test, 'plain')}
                                 </li>

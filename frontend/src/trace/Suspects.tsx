@@ -23,6 +23,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                                 </span>
                                 <span className="min-w-0">
                                     <span className="font-bold">{suspect.title}</span> <Moved by={suspect.probability - (before.get(suspect.id) ?? suspect.probability)} />
+                                    {suspect.atTimes >= 0.3 && <span className="text-soft"> {suspect.atTimes >= 0.7 ? 'comes and goes' : 'may come and go'}</span>}
                                     <span className="block break-words">{suspect.where[0]}</span>
                                     {suspect.where.length + suspect.moreWhere > 1 && <span className="text-soft">or {suspect.where.length + suspect.moreWhere - 1} other places alike so far</span>}
                                 </span>

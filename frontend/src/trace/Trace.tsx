@@ -9,6 +9,7 @@ import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
 import { Meter } from './Meter';
 import { Kit, useNotToHand, without } from './Kit';
+import { useWays } from './practice';
 import { NextTest } from './NextTest';
 import { PointPanel } from './PointPanel';
 import { Readings } from './Readings';
@@ -25,7 +26,8 @@ export function Trace({ detail }: { detail: Detail }) {
     const ranking = useRanking(callId, hasHouse);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
-    const next = useNextTests(callId, without(instruments.data ?? [], missing), hasHouse && instruments.data !== undefined);
+    const [ways, setWay] = useWays();
+    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined);
     const odd = useContradictions(callId, hasHouse);
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
@@ -135,7 +137,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     <Contradictions odd={odd.data ?? []} />
                     {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
-                    <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} />
+                    <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />
                 </div>

@@ -16,7 +16,7 @@ final readonly class AdviceView
         public string $advice,
         #[OA\Property]
         public string $words,
-        #[OA\Property(description: 'Expected loss of repairing the leading suspect now.')]
+        #[OA\Property(description: 'Expected loss of repairing now, in minutes.')]
         public float $lossMinutes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NextTestView::class))]
         public array $tests,

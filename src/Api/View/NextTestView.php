@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A test worth doing next. */
-#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes'])]
+#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing'])]
 final readonly class NextTestView
 {
     /**
@@ -16,6 +16,7 @@ final readonly class NextTestView
      * @param list<string> $steps
      * @param list<LedgerEntry> $changes
      * @param list<OutcomeView> $outcomes
+     * @param list<string> $losing
      */
     public function __construct(
         #[OA\Property]
@@ -44,6 +45,8 @@ final readonly class NextTestView
         public array $changes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OutcomeView::class))]
         public array $outcomes,
+        #[OA\Property(type: 'array', description: 'What should stay on and loses its power: ask and arrange first.', items: new OA\Items(type: 'string'))]
+        public array $losing,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A cause, or places of one cause that cannot be told apart. */
-#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'places', 'probability', 'class', 'reasons', 'hypotheses'])]
+#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes'])]
 final readonly class SuspectView
 {
     /**
@@ -35,6 +35,8 @@ final readonly class SuspectView
         public array $reasons,
         #[OA\Property(type: 'array', description: 'One for each place in "where".', items: new OA\Items(type: 'string'))]
         public array $hypotheses,
+        #[OA\Property(description: 'How much of its probability is that it comes and goes.')]
+        public float $atTimes,
     ) {
     }
 }

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use YellowProbe\Diagnosis\Exposure;
+use YellowProbe\Fault\Condition;
+use YellowProbe\Installation\Attributes;
+
+/** Which readings were taken in one go: half an hour without one begins another episode. */
+final class Episodes
+{
+    private const GAP_SECONDS = 1800;
+
+    /**
+     * @param list<TakenReading> $readings in the order they were stored
+     *
+     * @return list<Exposure> one for each
+     */
+    public static function of(array $readings): array
+    {
+        $times = array_map(static fn (TakenReading $reading): int => $reading->source->clientAt->getTimestamp(), $readings);
+        asort($times);
+        $episode = 0;
+        $last = null;
+        $exposures = [];
+        foreach ($times as $at => $time) {
+            $episode += null !== $last && $time - $last > self::GAP_SECONDS ? 1 : 0;
+            $last = $time;
+            $exposures[$at] = new Exposure($episode, array_map(Condition::from(...), (new Attributes($readings[$at]->source->payload, ''))->strings('forced')));
+        }
+        ksort($exposures);
+
+        return array_values($exposures);
+    }
+}

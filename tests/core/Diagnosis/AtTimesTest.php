@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Exposure;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Diagnosis\Story;
+use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Condition;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ReadingFormat;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+/** Faults that come and go: there for a whole episode or not at all, and brought out or not by what was done. */
+final class AtTimesTest extends TestCase
+{
+    private const LEAK = 'line-earth-leak|d';
+    private static House $house;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$house = Houses::ringAndLights();
+    }
+
+    public function testOneEpisodeIsThereWithItsChanceOrNotAtAll(): void
+    {
+        // P(readings) = 0.3 · P(there) + 0.7 · P(sound), by hand from the same causes ranked alone.
+        $evidence = self::evidence(null, ['insulation:ring:L–E', 'zs:a.front:L-E'], new Exposure());
+        $logs = self::logs($evidence);
+        $there = $logs[self::LEAK];
+        $sound = $logs[Hypothesis::SOUND];
+        self::assertLessThan($sound - 3.0, $there, 'a leak would have shown');
+        self::assertEqualsWithDelta(log(0.3 * exp($there - $sound) + 0.7), $logs[self::LEAK.'|at-times'] - $sound, 1e-9);
+    }
+
+    public function testWettingItAndReadingSoundSpeaksAgainstWhatRainBringsOut(): void
+    {
+        $dry = self::logs(self::evidence(null, ['insulation:ring:L–E'], new Exposure()));
+        $wet = self::logs(self::evidence(null, ['insulation:ring:L–E'], new Exposure(0, [Condition::Rain])));
+        self::assertEqualsWithDelta(log(0.7), $dry[self::LEAK.'|at-times'] - $dry[Hypothesis::SOUND], 0.02);
+        self::assertEqualsWithDelta(log(0.2), $wet[self::LEAK.'|at-times'] - $wet[Hypothesis::SOUND], 0.02);
+        // What tapping brings out is not judged by a wet house.
+        $open = 'open-cpc|ring-r2/E@1|at-times';
+        self::assertEqualsWithDelta($dry['open-cpc|low-r2/E@1|at-times'] - $dry[Hypothesis::SOUND], $wet['open-cpc|low-r2/E@1|at-times'] - $wet[Hypothesis::SOUND], 1e-9, $open);
+    }
+
+    public function testTwoEpisodesMayDifferAndOneMayNot(): void
+    {
+        // Wet in the morning, dry in the afternoon: a leak that stays cannot read both, one that comes and goes can.
+        $truth = Fault::at(self::$house, 'line-earth-leak', 'd', 1e4)->change(self::$house);
+        $morning = self::evidence($truth, ['insulation:ring:L–E'], new Exposure(0));
+        $noon = static fn (int $episode): array => self::evidence(null, ['insulation-joined:ring'], new Exposure($episode), 'b');
+        $apart = self::ranked([...$morning, ...$noon(1)]);
+        $together = self::ranked([...$morning, ...$noon(0)]);
+        self::assertGreaterThan($apart->probability(self::LEAK), $apart->probability(self::LEAK.'|at-times'));
+        self::assertGreaterThan($together->probability(self::LEAK.'|at-times') / max(1e-12, $together->probability(self::LEAK)), $apart->probability(self::LEAK.'|at-times') / max(1e-12, $apart->probability(self::LEAK)));
+        $standing = array_values(array_filter($apart->standings, static fn (Standing $standing): bool => self::LEAK.'|at-times' === $standing->hypothesis->id))[0];
+        self::assertGreaterThan(0.9, $standing->quiet(), 'by the last episode it is not there');
+        self::assertEqualsWithDelta(1.0, array_sum($standing->severities), 1e-9);
+        // Both forms want one repair: they are one line of the list.
+        foreach ($apart->suspects() as $suspect) {
+            if (\in_array(self::LEAK, $ids = array_map(static fn (Standing $each): string => $each->hypothesis->id, $suspect->standings), true)) {
+                self::assertContains(self::LEAK.'|at-times', $ids);
+                self::assertGreaterThan(0.5, $suspect->atTimes());
+            }
+        }
+    }
+
+    public function testAHeaterPluggedInForATestIsALoadByItself(): void
+    {
+        $state = State::resting(self::$house)->after(new \YellowProbe\Installation\StateChange('load', 'a.front', State::HEATER));
+        self::assertSame([Condition::Load], (new Exposure())->in($state)->conditions);
+        self::assertSame(Exposure::FORCED, (new Exposure())->in($state)->presence([Condition::Heat, Condition::Load]));
+        self::assertSame(Exposure::UNKNOWN, (new Exposure())->in($state)->presence([Condition::Rain]));
+        self::assertNotSame((new Exposure())->key(), (new Exposure())->in($state)->key(), 'another episode');
+        self::assertSame((new Exposure(2, [Condition::Heat, Condition::Rain]))->key(), (new Exposure(2, [Condition::Rain, Condition::Heat]))->key());
+    }
+
+    public function testWhenEverythingReadsSoundTheHouseIsLeftWithALogger(): void
+    {
+        $tests = [];
+        foreach (TestCatalogue::plans(self::$house) as $id => $plan) {
+            if (\in_array($plan->procedure->slug(), ['plug-in-check', 'polarity-live', 'zs', 'insulation', 'residual-clamp', 'r1-r2', 'rcd-ramp', 'neutral-to-neutral', 'residual-pair', 'ring-ends', 'function-check', 'joint-drop', 'volt-drop'], true)) {
+                $tests[] = $id;
+            }
+        }
+        $ranking = self::ranked(self::evidence(null, $tests, new Exposure()));
+        $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
+        self::assertContains($stop->advice, [StopAdvice::Leave, StopAdvice::LookAgain]);
+        $quiet = array_sum(array_map(static fn (Standing $standing): float => $standing->probability * $standing->quiet(), $ranking->standings));
+        self::assertGreaterThan(0.3, $quiet, 'nearly half of what trips comes and goes');
+    }
+
+    /**
+     * @param list<Evidence> $evidence
+     *
+     * @return array<string, float> hypothesis => log of its likelihood, the prior taken off
+     */
+    private static function logs(array $evidence): array
+    {
+        $logs = [];
+        foreach (self::ranked($evidence)->standings as $standing) {
+            $logs[$standing->hypothesis->id] = $standing->log - log($standing->hypothesis->prior);
+        }
+
+        return $logs;
+    }
+
+    /** @param list<Evidence> $evidence */
+    private static function ranked(array $evidence): Ranking
+    {
+        return Ranker::rank(self::space(), $evidence);
+    }
+
+    /** @return non-empty-list<Hypothesis> */
+    private static function space(): array
+    {
+        static $space = null;
+
+        return $space ??= HypothesisSpace::of(self::$house, Houses::rates(), new Story(['residual-trip']));
+    }
+
+    /**
+     * @param list<string> $tests
+     *
+     * @return list<Evidence>
+     */
+    private static function evidence(?Change $truth, array $tests, Exposure $exposure, string $prefix = 'a'): array
+    {
+        $plans = TestCatalogue::plans(self::$house);
+        $evidence = [];
+        foreach ($tests as $at => $test) {
+            $measurement = $plans[$test]->measurement;
+            $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
+            $evidence[] = new Evidence(\sprintf('%s%03d', $prefix, $at), $measurement, ReadingParser::parse(ReadingFormat::displayed($shown, $measurement->instrument), $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), $test, $exposure);
+        }
+
+        return $evidence;
+    }
+}
