@@ -27,34 +27,25 @@ final readonly class Beliefs
     {
         $atoms = $groups = $weights = $known = [];
         foreach ($standings as $standing) {
-            $group = $known[$standing->hypothesis->stem] ??= \count($known);
+            $group = $known[$standing->hypothesis->repair] ??= \count($known);
             foreach ($standing->severities as $severity => $share) {
                 if ($share >= self::LEAST) {
-                    $atoms[] = [$standing->hypothesis, $severity];
-                    $groups[] = $group;
-                    $weights[] = $standing->probability * $share;
+                    // While it is there, what comes and goes shows what stays shows.
+                    $atom = $standing->hypothesis->stem.' '.$severity;
+                    $atoms[$atom] = isset($atoms[$atom]) && $atoms[$atom][0]->intermittent ? $atoms[$atom] : [$standing->hypothesis, $severity];
+                    $groups[$atom] = $group;
+                    $weights[$atom] = ($weights[$atom] ?? 0.0) + $standing->probability * $share;
                 }
             }
         }
         $sum = array_sum($weights);
 
-        return new self($atoms, $groups, array_map(static fn (float $weight): float => $weight / $sum, $weights));
+        return new self(array_values($atoms), array_values($groups), array_map(static fn (float $weight): float => $weight / $sum, array_values($weights)));
     }
 
     /** @param list<float> $weights */
     public function weighed(array $weights): self
     {
         return new self($this->atoms, $this->groups, $weights);
-    }
-
-    /** @return list<float> probability of each group */
-    public function byGroup(): array
-    {
-        $sums = array_fill(0, max([-1, ...$this->groups]) + 1, 0.0);
-        foreach ($this->groups as $atom => $group) {
-            $sums[$group] += $this->weights[$atom];
-        }
-
-        return array_values($sums);
     }
 }

@@ -4,12 +4,41 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-/** What a test yet to be done would show under each atom of what is believed, and what that is worth in bits. */
+/**
+ * What a test yet to be done would show under each atom of what is believed, and what that is worth in bits.
+ *
+ * Most causes leave most readings alone: atoms that show the same are one class, and a group of atoms all of one class
+ * costs one addition each.
+ */
 final readonly class Forecast
 {
-    /** @param list<list<float>> $cells of each atom: the probabilities of the outcomes, summing to 1 */
-    public function __construct(public array $cells)
+    /** @var list<float> entropy of each class, in nats */
+    private array $entropies;
+
+    /** @var array<int, list<int>> group => its atoms, where they are of several classes */
+    private array $mixed;
+
+    /** @var list<bool> by atom */
+    private array $isMixed;
+
+    /**
+     * @param list<list<float>> $classes probabilities of the outcomes in each class, summing to 1
+     * @param list<int>         $classOf of each atom
+     * @param list<int>         $groups  of each atom
+     */
+    public function __construct(private array $classes, private array $classOf, array $groups)
     {
+        $this->entropies = array_map(self::entropy(...), $classes);
+        $atoms = $first = $several = [];
+        foreach ($groups as $at => $group) {
+            $atoms[$group][] = $at;
+            $first[$group] ??= $classOf[$at];
+            if ($first[$group] !== $classOf[$at]) {
+                $several[$group] = true;
+            }
+        }
+        $this->mixed = array_intersect_key($atoms, $several);
+        $this->isMixed = array_map(static fn (int $group): bool => isset($several[$group]), $groups);
     }
 
     /** @param array<string, float> $spread what is left of the factors' standard deviations */
@@ -24,69 +53,103 @@ final readonly class Forecast
             }
         }
         $outcomes = new Outcomes($display, array_values($placed), $spread);
-        $known = $cells = [];
-        foreach ($beliefs->atoms as $at => [$hypothesis]) {
-            $cells[] = isset($rows[$at]) ? $known[spl_object_id($rows[$at])] ??= $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound());
+        $classes = $classOf = $known = [];
+        foreach (array_keys($beliefs->atoms) as $at) {
+            $key = isset($rows[$at]) ? spl_object_id($rows[$at]) : -1;
+            if (!isset($known[$key])) {
+                $known[$key] = \count($classes);
+                $classes[] = isset($rows[$at]) ? $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound());
+            }
+            $classOf[] = $known[$key];
         }
 
-        return new self($cells);
+        return new self($classes, $classOf, $beliefs->groups);
     }
 
     /** I = H(Y) − Σ p·H(Y | group): the expected information about what has to be repaired, in bits. */
     public function bits(Beliefs $beliefs): float
     {
-        $mixture = $byGroup = $sums = [];
-        foreach ($beliefs->groups as $at => $group) {
-            $weight = $beliefs->weights[$at];
-            if ($weight <= 0.0) {
-                continue;
-            }
-            $own = $byGroup[$group] ?? [];
-            foreach ($this->cells[$at] as $cell => $p) {
-                $own[$cell] = ($own[$cell] ?? 0.0) + $weight * $p;
-            }
-            $byGroup[$group] = $own;
-            $sums[$group] = ($sums[$group] ?? 0.0) + $weight;
-        }
-        // Σ p·H(Y|group) = Σ p·log p − Σ q·log q, q being the joint probabilities of group and outcome.
-        $nats = 0.0;
-        foreach ($byGroup as $group => $own) {
-            $nats -= $sums[$group] * log($sums[$group]);
-            foreach ($own as $cell => $q) {
-                $mixture[$cell] = ($mixture[$cell] ?? 0.0) + $q;
-                $nats += $q > 0.0 ? $q * log($q) : 0.0;
+        $byClass = array_fill(0, \count($this->classes), 0.0);
+        $conditional = 0.0;
+        foreach ($beliefs->weights as $at => $weight) {
+            $class = $this->classOf[$at];
+            $byClass[$class] += $weight;
+            if (!$this->isMixed[$at]) {
+                $conditional += $weight * $this->entropies[$class];
             }
         }
-        foreach ($mixture as $p) {
-            $nats -= $p > 0.0 ? $p * log($p) : 0.0;
+        foreach ($this->mixed as $atoms) {
+            $own = [];
+            $sum = 0.0;
+            foreach ($atoms as $at) {
+                $weight = $beliefs->weights[$at];
+                $sum += $weight;
+                foreach ($weight > 0.0 ? $this->classes[$this->classOf[$at]] : [] as $cell => $p) {
+                    $own[$cell] = ($own[$cell] ?? 0.0) + $weight * $p;
+                }
+            }
+            // p·H(Y|group) from the joint probabilities: their own entropy less that of the group.
+            $conditional += $sum > 0.0 ? self::entropy($own) + $sum * log($sum) : 0.0;
         }
 
-        return max(0.0, $nats / \M_LN2);
+        return max(0.0, (self::entropy($this->mixture($byClass)) - $conditional) / \M_LN2);
     }
 
     /** @return list<float> probability of each outcome */
     public function chances(Beliefs $beliefs): array
     {
-        $chances = array_fill(0, \count($this->cells[0] ?? []), 0.0);
+        $byClass = array_fill(0, \count($this->classes), 0.0);
         foreach ($beliefs->weights as $at => $weight) {
-            foreach ($this->cells[$at] as $cell => $p) {
-                $chances[$cell] += $weight * $p;
-            }
+            $byClass[$this->classOf[$at]] += $weight;
         }
 
-        return array_values($chances);
+        return $this->mixture($byClass);
     }
 
     /** What is believed once the outcome is there. */
     public function after(Beliefs $beliefs, int $outcome): Beliefs
     {
         $weights = [];
+        $sum = 0.0;
         foreach ($beliefs->weights as $at => $weight) {
-            $weights[] = $weight * $this->cells[$at][$outcome];
+            $weights[] = $own = $weight * $this->classes[$this->classOf[$at]][$outcome];
+            $sum += $own;
         }
-        $sum = max(array_sum($weights), 1e-300);
+        foreach ($weights as $at => $weight) {
+            $weights[$at] = $weight / max($sum, 1e-300);
+        }
 
-        return $beliefs->weighed(array_map(static fn (float $weight): float => $weight / $sum, $weights));
+        return $beliefs->weighed($weights);
+    }
+
+    /**
+     * @param array<int, float> $byClass weights
+     *
+     * @return list<float>
+     */
+    private function mixture(array $byClass): array
+    {
+        $mixture = array_fill(0, \count($this->classes[0] ?? []), 0.0);
+        foreach ($byClass as $class => $weight) {
+            foreach ($weight > 0.0 ? $this->classes[$class] : [] as $cell => $p) {
+                $mixture[$cell] += $weight * $p;
+            }
+        }
+
+        return array_values($mixture);
+    }
+
+    /** @param array<int, float> $probabilities need not sum to 1 */
+    private static function entropy(array $probabilities): float
+    {
+        $nats = 0.0;
+        foreach ($probabilities as $p) {
+            if ($p > 0.0) {
+                $nats -= $p * log($p);
+            }
+        }
+
+        return $nats;
     }
 
     /** @return list<float> */

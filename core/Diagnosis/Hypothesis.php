@@ -8,6 +8,7 @@ use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultKind;
+use YellowProbe\Fault\FaultNature;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
 
@@ -26,6 +27,9 @@ final readonly class Hypothesis
     /** What the id of a fault that comes and goes ends in. */
     private const AT_TIMES = '|at-times';
 
+    /** What has to be repaired: alike for the forms of one fault, whatever the survey got wrong beside it. */
+    public string $repair;
+
     /**
      * @param string                   $stem of several forms of one fault; what they show while they are there is the same
      * @param array{self, self}|array{} $both       the two faults of a pair
@@ -33,6 +37,12 @@ final readonly class Hypothesis
      */
     private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [])
     {
+        $repairs = array_values(array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND]));
+        $this->repair = match (true) {
+            [] !== $both => [] === $repairs ? self::SOUND : implode('&', $repairs),
+            FaultNature::Survey === $kind?->nature() => self::SOUND,
+            default => $stem,
+        };
     }
 
     public static function sound(float $prior): self
@@ -87,7 +97,12 @@ final readonly class Hypothesis
     /** Causes of the same title are one suspect while nothing tells their places apart. */
     public function title(): string
     {
-        return [] === $this->both ? ($this->kind?->words() ?? $this->words()) : $this->both[0]->title().' and '.lcfirst($this->both[1]->title());
+        if ([] === $this->both) {
+            return $this->kind?->words() ?? $this->words();
+        }
+        $faults = array_values(array_filter($this->both, static fn (self $one): bool => self::SOUND !== $one->repair));
+
+        return ucfirst(implode(' and ', array_map(static fn (self $one): string => lcfirst($one->title()), [] === $faults ? $this->both : $faults)));
     }
 
     public function words(): string

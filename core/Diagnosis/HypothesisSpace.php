@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Fault\FaultSite;
+use YellowProbe\Fault\UnlistedLoad;
 use YellowProbe\Installation\House;
 
 /**
@@ -13,7 +15,10 @@ use YellowProbe\Installation\House;
  */
 final class HypothesisSpace
 {
-    /** @return non-empty-list<Hypothesis> priors sum to 1 */
+    /** How often something is plugged in that the survey does not hold (a survey fact is wrong in 5 to 20 % of cases). */
+    private const UNLISTED = 0.1;
+
+    /** @return non-empty-list<Hypothesis> priors sum to 1, but for what the survey may have got wrong */
     public static function of(House $house, Rates $rates, Story $story = new Story()): array
     {
         $given = $rates->given($story);
@@ -39,6 +44,21 @@ final class HypothesisSpace
             }
         }
 
-        return [Hypothesis::sound($given['sound'] ?? 0.0), Hypothesis::somethingElse($else), ...$hypotheses];
+        $sound = $given['sound'] ?? 0.0;
+
+        return [Hypothesis::sound($sound), Hypothesis::somethingElse($else), ...$hypotheses, ...self::surveyErrors($house, $sound)];
+    }
+
+    /**
+     * Nothing wrong, but the house is not as surveyed; beside a fault, such an error is one half of a pair.
+     *
+     * @return list<Hypothesis>
+     */
+    private static function surveyErrors(House $house, float $sound): array
+    {
+        $kind = new UnlistedLoad();
+        $sites = $kind->sites($house);
+
+        return array_map(static fn (FaultSite $site): Hypothesis => Hypothesis::fault($kind, $site, $sound * self::UNLISTED / \count($sites)), $sites);
     }
 }

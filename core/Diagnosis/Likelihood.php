@@ -11,7 +11,7 @@ use YellowProbe\Instrument\ShownKind;
  * Log-probability of all displayed outcomes under one cause at one severity, the shared factors integrated out.
  *
  * Factors are standard normal, lengths with the tail of a survey that is wrong; a reading moves linearly with them on the
- * display's z line. Each outcome is a mixture of what the cause shows and, with a small weight, a blunder. The integral
+ * display's z line, and its own noise is normal in what is shown. Each outcome is a mixture of what the cause shows and, with a small weight, a blunder. The integral
  * over the factors is Laplace's about their most probable values, found by reweighted least squares, so the order of
  * entry cannot matter and readings on one cable share that cable's uncertainty.
  *
@@ -33,14 +33,14 @@ final class Likelihood
     private const NARROW = 0.1;
     private const ROOT_TWO_PI = 2.5066282746310002;
 
-    /** @var list<array{float, float, float, float, float, bool}> by reading: low, high, broad, middle and variance of the cell, whether it can move factors */
+    /** @var list<array{float, float, float, float, float, bool}> by reading: low and high of the cell in units of the display, broad, middle and variance of the cell, whether it can move factors */
     private array $cells = [];
 
     /** @var array<string, int> factor => place in the system; those that join few readings first, so that the triangle stays thin */
     private readonly array $factors;
 
-    /** @var list<bool> whether the factor at this place has the tail of a wrong survey */
-    private readonly array $tailed;
+    /** @var list<float> tail of the factor at each place */
+    private readonly array $tails;
 
     /** @var list<array{list<int>, list<float>, float, float, float, float, float, float|null}> of the house as surveyed, as {@see term} makes them */
     private array $terms = [];
@@ -57,15 +57,15 @@ final class Likelihood
         foreach ($evidence as $piece) {
             $number = ShownKind::Value === $piece->reading->kind && $piece->display->isLine();
             [$low, $high] = $piece->display->isLine() && ShownKind::Nothing !== $piece->reading->kind ? $piece->display->cell($piece->reading) : [0.0, 0.0];
+            [$low, $high] = [sinh($low), sinh($high)];
             [$middle, $width] = is_finite($low) ? [0.5 * ($low + $high), $high - $low] : [0.5 * $high, $high];
-            $this->cells[] = [$low, $high, $piece->display->broad($piece->reading), $middle, $number ? $width ** 2 / 12.0 : 0.0, $number];
+            $this->cells[] = [$low, $high, $piece->display->broad($piece->reading), $middle, $number ? $width ** 2 / 12.0 / (1.0 + $middle ** 2) : 0.0, $number];
             $this->known[] = [];
-            $names += $number ? array_fill_keys($piece->table()->factors, true) : [];
+            $names += $number ? $piece->table()->factors : [];
         }
-        $names = array_map(strval(...), array_keys($names));
-        usort($names, static fn (string $a, string $b): int => [!Factors::isTailed($a), $a] <=> [!Factors::isTailed($b), $b]);
-        $this->factors = array_flip($names);
-        $this->tailed = array_map(Factors::isTailed(...), $names);
+        uksort($names, static fn (string $a, string $b): int => [1.0 === $names[$a], $a] <=> [1.0 === $names[$b], $b]);
+        $this->factors = array_flip(array_keys($names));
+        $this->tails = array_values($names);
         foreach ($evidence as $i => $piece) {
             $this->terms[] = $this->term($i, $piece->table()->sound());
         }
@@ -117,7 +117,7 @@ final class Likelihood
         }
         $total = 0.0;
         for ($a = 0; $a < $n; ++$a) {
-            $total += ($this->tailed[$a] ? Factors::logTailed($theta[$a]) : -0.5 * $theta[$a] * $theta[$a]) - log($triangle[$a * $n + $a]);
+            $total += Factors::logDensity($theta[$a], $this->tails[$a]) - log($triangle[$a * $n + $a]);
         }
         $each = [];
         foreach ($terms as $i => [$at, $moves, , $z, , , $sigma, $plain]) {
@@ -126,7 +126,7 @@ final class Likelihood
                     $z += $moves[$p] * $theta[$f];
                 }
                 [$low, $high, $broad] = $this->cells[$i];
-                $plain = log((1.0 - self::BLUNDER) * Normal::between(($low - $z) / $sigma, ($high - $z) / $sigma) + self::BLUNDER * $broad);
+                $plain = log((1.0 - self::BLUNDER) * Noise::ofTester($low, $high, $z, $sigma) + self::BLUNDER * $broad);
             }
             $each[] = $plain;
         }
@@ -148,24 +148,28 @@ final class Likelihood
         $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
         $right = 0 === $n ? [] : array_fill(0, $n, 0.0);
         for ($a = 0; $a < $n; ++$a) {
-            $matrix[$a * $n + $a] = $this->tailed[$a] ? Factors::tailedWeight($theta[$a]) : 1.0;
+            $matrix[$a * $n + $a] = Factors::pull($theta[$a], $this->tails[$a]);
         }
         foreach ($terms as $i => [$at, $moves, $variance, $z, $weight]) {
             if (!$this->cells[$i][5] || [] === $at) {
                 continue;
             }
             [$low, $high, $broad, $middle] = $this->cells[$i];
-            $off = $middle - $z;
+            $off = asinh($middle) - $z;
             // First ask whether the factors could explain the reading at all, then whether they do.
             if (!$first) {
+                $moved = 0.0;
                 foreach ($at as $p => $f) {
-                    $z += $moves[$p] * $theta[$f];
+                    $moved += $moves[$p] * $theta[$f];
                 }
-                $sigma = sqrt($variance);
-                $width = ($high - $low) / $sigma;
-                $far = ($middle - $z) / $sigma;
-                $own = (1.0 - self::BLUNDER) * ($width < self::NARROW ? $width * exp(-0.5 * $far * $far) / self::ROOT_TWO_PI : Normal::between(($low - $z) / $sigma, ($high - $z) / $sigma));
+                $shown = sinh($z + $moved);
+                $slope = sqrt(1.0 + $shown * $shown);
+                $scale = $slope * sqrt($variance);
+                $width = ($high - $low) / $scale;
+                $far = ($middle - $shown) / $scale;
+                $own = (1.0 - self::BLUNDER) * ($width < self::NARROW ? $width * exp(-0.5 * $far * $far) / self::ROOT_TWO_PI : Normal::between(($low - $shown) / $scale, ($high - $shown) / $scale));
                 $weight = $own / ($own + self::BLUNDER * $broad) / $variance;
+                $off = ($middle - $shown) / $slope + $moved;
             }
             if ($weight < 1e-9) {
                 continue;
@@ -207,8 +211,8 @@ final class Likelihood
         }
         ksort($moves);
         $variance = $row->sigma ** 2 + $cell;
-        $loose = sqrt($variance + array_sum(array_map(static fn (float $move): float => $move * $move, $moves)));
-        $own = (1.0 - self::BLUNDER) * Normal::between(($low - $row->z) / $loose, ($high - $row->z) / $loose);
+        $free = array_sum(array_map(static fn (float $move): float => $move * $move, $moves));
+        $own = (1.0 - self::BLUNDER) * Noise::of($low, $high, $row->z, $variance, $free);
         $any = $own + self::BLUNDER * $broad;
 
         return [array_keys($moves), array_values($moves), $variance, $row->z, $own / $any / $variance, log($any), $row->sigma, null];

@@ -14,10 +14,10 @@ final readonly class Lookahead
 {
     /** Tests that are looked behind, by rate and by bits, and tests that may follow one. */
     private const FIRST = 5;
-    private const SECOND = 40;
+    private const SECOND = 20;
 
     /** Outcomes rarer than this are not followed up. */
-    private const CHANCE = 0.02;
+    private const CHANCE = 0.04;
 
     /**
      * @param list<float> $rates bits per minute, of the test alone or with what is best done after it

@@ -13,10 +13,10 @@ namespace YellowProbe\Diagnosis;
 final readonly class Loss
 {
     /** The repair, its proof that fails, finding back and another visit. */
-    public const WRONG_REPAIR_MINUTES = 90.0;
+    public const WRONG_REPAIR_MINUTES = 120.0;
 
-    /** One more place opened, proved, looked at and closed. */
-    public const WRONG_PLACE_MINUTES = 12.0;
+    /** One more place opened, proved, its joints undone and made again, closed, the complaint tried again. */
+    public const WRONG_PLACE_MINUTES = 20.0;
 
     /**
      * @param list<int|null> $kinds  of each atom: what one repair is for; null for what cannot be repaired
@@ -29,9 +29,11 @@ final readonly class Loss
     public static function of(Beliefs $beliefs): self
     {
         $kinds = $places = $kindOf = $placeOf = [];
-        foreach ($beliefs->atoms as [$hypothesis]) {
-            $kinds[] = Hypothesis::ELSE === $hypothesis->id ? null : $kindOf[$hypothesis->title()] ??= \count($kindOf);
-            $places[] = $placeOf[implode(' ', $hypothesis->site->places ?? [])] ??= \count($placeOf);
+        foreach ($beliefs->atoms as [$hypothesis, $severity]) {
+            // What is not there just now cannot be repaired either: the house is left, and somebody comes back.
+            $isQuiet = Hypothesis::SOUND === $hypothesis->repair || ($hypothesis->intermittent && $severity >= \count($hypothesis->ohms()));
+            $kinds[] = Hypothesis::ELSE === $hypothesis->id ? null : $kindOf[$isQuiet ? Hypothesis::SOUND : $hypothesis->title()] ??= \count($kindOf);
+            $places[] = $placeOf[$isQuiet ? '' : implode(' ', $hypothesis->site->places ?? [])] ??= \count($placeOf);
         }
 
         return new self($kinds, $places);

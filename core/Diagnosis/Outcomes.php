@@ -86,15 +86,14 @@ final readonly class Outcomes
             return array_map(static fn (string $pattern): float => $instrument->probability($row->shown, $pattern), $instrument->patterns());
         }
         $nothing = $this->display->plainProbability($row, new Reading(ShownKind::Nothing, '')) ?? 0.01;
-        $variance = $row->sigma ** 2;
+        $factors = 0.0;
         foreach ($row->moves as $factor => $move) {
-            $variance += ($move * ($this->spread[$factor] ?? 1.0)) ** 2;
+            $factors += ($move * ($this->spread[$factor] ?? 1.0)) ** 2;
         }
-        $sigma = sqrt($variance);
         $probabilities = [];
         $last = -\INF;
         foreach ([...$this->edges, \INF] as $edge) {
-            $probabilities[] = (1.0 - $nothing) * Normal::between(($last - $row->z) / $sigma, ($edge - $row->z) / $sigma);
+            $probabilities[] = (1.0 - $nothing) * Noise::of(sinh($last), sinh($edge), $row->z, $row->sigma ** 2, $factors);
             $last = $edge;
         }
         $probabilities[] = $nothing;

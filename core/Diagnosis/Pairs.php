@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\House;
 
 /**
@@ -46,6 +47,7 @@ final class Pairs
         if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
             return [];
         }
+        $sound = self::priorOfSound($singles);
         $promising = [];
         foreach (\array_slice($named, 0, self::LEADING) as $rank => $leader) {
             foreach (\array_slice($named, $rank + 1) as $partner) {
@@ -54,7 +56,7 @@ final class Pairs
                     $gained += max(0.0, $partner->each[$at] - $nats);
                 }
                 if ($gained >= self::LEAST_NATS) {
-                    $promising["{$leader->hypothesis->id}&{$partner->hypothesis->id}"] = [$gained + array_sum($leader->each) + log($leader->hypothesis->prior * $partner->hypothesis->prior), $leader, $partner];
+                    $promising["{$leader->hypothesis->id}&{$partner->hypothesis->id}"] = [$gained + array_sum($leader->each) + log(self::prior($leader->hypothesis, $partner->hypothesis, $sound)), $leader, $partner];
                 }
             }
         }
@@ -62,7 +64,7 @@ final class Pairs
         uasort($promising, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
         return array_values(array_map(
-            static fn (array $pair): Hypothesis => Hypothesis::pair(self::narrowed($pair[1]), self::narrowed($pair[2]), 2.0 * self::RATE * $pair[1]->hypothesis->prior * $pair[2]->hypothesis->prior),
+            static fn (array $pair): Hypothesis => Hypothesis::pair(self::narrowed($pair[1]), self::narrowed($pair[2]), self::prior($pair[1]->hypothesis, $pair[2]->hypothesis, $sound)),
             \array_slice($promising, 0, self::MOST),
         ));
     }
@@ -101,6 +103,25 @@ final class Pairs
         }
 
         return [];
+    }
+
+    /** Two faults by their rate; a fault in a house that was surveyed wrongly as often as a sound house is. */
+    private static function prior(Hypothesis $one, Hypothesis $other, float $sound): float
+    {
+        $isSurvey = FaultNature::Survey === $one->kind?->nature() || FaultNature::Survey === $other->kind?->nature();
+
+        return ($isSurvey ? 1.0 / $sound : 2.0 * self::RATE) * $one->prior * $other->prior;
+    }
+
+    private static function priorOfSound(Ranking $singles): float
+    {
+        foreach ($singles->standings as $standing) {
+            if (Hypothesis::SOUND === $standing->hypothesis->id) {
+                return max($standing->hypothesis->prior, 1e-6);
+            }
+        }
+
+        return 1.0;
     }
 
     /** The likeliest severity and its neighbours: what else was read does not change much which they are. */

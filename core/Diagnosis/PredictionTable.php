@@ -9,7 +9,7 @@ final readonly class PredictionTable
 {
     /**
      * @param array<string, list<Row>> $rows    by stem of the hypotheses
-     * @param list<string>             $factors that rows may move with
+     * @param array<string, float>     $factors that rows may move with => its tail
      */
     public function __construct(private array $rows, public array $factors = [])
     {
@@ -30,7 +30,7 @@ final readonly class PredictionTable
     /** These rows and those of other causes. */
     public function with(self $other): self
     {
-        return new self($this->rows + $other->rows, array_values(array_unique([...$this->factors, ...$other->factors])));
+        return new self($this->rows + $other->rows, $this->factors + $other->factors);
     }
 
     public function sound(): Row

@@ -18,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '12';
+    public const VERSION = '13';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -98,13 +98,29 @@ final class Predictor
             }
         }
 
-        return new PredictionTable($rows, array_map(strval(...), [...array_keys($sound->moves), ...array_keys($shifted)]));
+        return new PredictionTable($rows, self::tails([...array_keys($sound->moves), ...array_keys($shifted)], $spreads));
     }
 
     /** What the house as surveyed shows, with its spread. */
     public static function sound(House $house, Measurement $measurement): Row
     {
         return self::table($house, $measurement, [Hypothesis::sound(1.0)])->sound();
+    }
+
+    /**
+     * @param list<string>         $factors
+     * @param array<string, float> $spreads
+     *
+     * @return array<string, float>
+     */
+    private static function tails(array $factors, array $spreads): array
+    {
+        $tails = [];
+        foreach ($factors as $factor) {
+            $tails[$factor] = Factors::tail($factor, $spreads[$factor] ?? 1.0);
+        }
+
+        return $tails;
     }
 
     /** @return list<string> */

@@ -80,12 +80,12 @@ final readonly class Ranking
      */
     public function suspects(): array
     {
-        $groups = $stems = [];
+        $groups = $repairs = [];
         foreach ($this->standings as $standing) {
             // A fault that stays and the same one coming and going want the same repair.
-            $at = $stems[$standing->hypothesis->stem] ?? $this->groupOf($standing, $groups);
+            $at = $repairs[$standing->hypothesis->repair] ?? $this->groupOf($standing, $groups);
             $groups[$at][] = $standing;
-            $stems[$standing->hypothesis->stem] = $at;
+            $repairs[$standing->hypothesis->repair] = $at;
         }
         $suspects = array_map(fn (array $group): Suspect => new Suspect($group, $this), $groups);
         usort($suspects, static fn (Suspect $a, Suspect $b): int => [$b->probability, $a->lead()->hypothesis->id] <=> [$a->probability, $b->lead()->hypothesis->id]);

@@ -7,14 +7,19 @@ namespace YellowProbe\Diagnosis;
 /** When to stop testing: the expected loss of acting now against the cheapest test that would tell something. */
 final readonly class Stop
 {
+    private const EVEN = 0.5;
+
+    /** From here a swap is a try that is worth it when no test tells more. */
     private const LEADS = 0.3;
-    private const REPAIR = 0.5;
-    private const NOTHING_WRONG = 0.8;
+    private const TELLS_BITS = 0.05;
 
     /** Nothing is there just now: it is time to restore, leave a logger and come back. */
     private const QUIET = 0.6;
+
+    /** Up to this expected loss a repair is no guess: a third of a wrong one. */
+    private const KNOWN_MINUTES = 40.0;
+
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
-    private const UPSTREAM_FROM = 0.5;
 
     /**
      * @param float $lossMinutes expected loss of repairing now
@@ -32,21 +37,38 @@ final readonly class Stop
         $lead = $named[0];
         $beliefs = Beliefs::of($ranking->standings);
         $loss = Loss::of($beliefs)->minutes($beliefs->weights);
-        $saves = max([-\INF, ...array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates)]);
-        $pays = $saves > 0.0;
-        $kind = $lead->lead()->hypothesis->kind?->slug();
-
-        $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->id ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
+        $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
+        $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
+        $pays = self::pays(max($quiet, $lead->probability), $loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
+        $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && $lead->probability >= self::EVEN;
 
         return new self(match (true) {
-            \in_array($kind, self::UPSTREAM, true) && $lead->probability >= self::UPSTREAM_FROM => StopAdvice::Distributor,
-            Hypothesis::SOUND === $lead->lead()->hypothesis->id => $pays || $lead->probability < self::NOTHING_WRONG ? ($pays ? StopAdvice::Test : StopAdvice::LookAgain) : StopAdvice::Leave,
+            $isUpstream => StopAdvice::Distributor,
             $pays => StopAdvice::Test,
-            $quiet >= self::QUIET => StopAdvice::Leave,
-            [] !== $candidates && $lead->probability >= self::REPAIR => StopAdvice::Repair,
-            $lead->probability >= 1.0 - self::LEADS => StopAdvice::Repair,
+            $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
+            $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
             $lead->probability >= self::LEADS => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
-        }, $loss, $saves);
+        }, $loss, max([-\INF, ...$saves]));
+    }
+
+    /**
+     * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While no cause
+     * has an even chance, two tests seldom take away much, and a repair would be a guess: then whatever tells something and
+     * costs less than being wrong.
+     *
+     * @param list<float> $saves   minutes, of each test that can be done
+     * @param list<float> $minutes
+     * @param list<float> $bits
+     */
+    public static function pays(float $lead, float $loss, array $saves, array $minutes, array $bits): bool
+    {
+        foreach ($saves as $at => $saved) {
+            if ($saved > 0.0 || ($lead < self::EVEN && $bits[$at] >= self::TELLS_BITS && $minutes[$at] < $loss)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

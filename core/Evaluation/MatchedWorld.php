@@ -8,6 +8,7 @@ use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Instrument;
@@ -59,7 +60,7 @@ final readonly class MatchedWorld implements World
      */
     public static function showing(House $house, array $hypotheses): array
     {
-        $showing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => null !== $hypothesis->kind && !$hypothesis->intermittent && false === ($hypothesis->changes($house)[0]?->leavesNetwork() ?? true)));
+        $showing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => null !== $hypothesis->kind && FaultNature::Survey !== $hypothesis->kind->nature() && !$hypothesis->intermittent && false === ($hypothesis->changes($house)[0]?->leavesNetwork() ?? true)));
 
         return [] === $showing ? throw new \LogicException('This house has no place for a fault.') : $showing;
     }
@@ -74,7 +75,7 @@ final readonly class MatchedWorld implements World
     {
         $drawn = [];
         foreach (Factors::spreads($house) as $factor => $spread) {
-            $drawn[$factor] = $spread * $dice->normal() * (Factors::isTailed($factor) && $dice->chance(Factors::TAIL) ? Factors::TAIL_TIMES : 1.0);
+            $drawn[$factor] = $spread * $dice->normal() * ($dice->chance(Factors::TAIL) ? Factors::tail($factor, $spread) : 1.0);
         }
 
         return new Factors($drawn);

@@ -7,6 +7,7 @@ namespace YellowProbe\Evaluation;
 use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Lookahead;
 use YellowProbe\Diagnosis\Loss;
+use YellowProbe\Diagnosis\Stop;
 
 /** The expected minutes of a puzzle, wrong repairs included, when tests are chosen and stopped as the planner does. */
 final readonly class PlannedTree
@@ -32,7 +33,7 @@ final readonly class PlannedTree
             }
         }
         $ahead = Lookahead::of($beliefs, $this->loss, $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->puzzle->price($this->puzzle->states[$tests[$one]], $tests[$other]));
-        if (max([-\INF, ...$ahead->saves]) <= 0.0) {
+        if (!Stop::pays(max([0.0, ...$beliefs->weights]), $this->loss->minutes($beliefs->weights), $ahead->saves, $minutes, $bits)) {
             return $this->loss->minutes($beliefs->weights);
         }
         $rates = $this->ahead ? $ahead->rates : array_map(static fn (float $told, float $price): float => $told / $price, $bits, $minutes);

@@ -42,7 +42,7 @@ final readonly class Puzzle
                 $likely = $dice->chance(0.6) ? 0 : 1 + (int) $dice->chance(0.5);
                 $cells[] = array_map(static fn (int $outcome): float => $outcome === $likely ? 0.94 : 0.03, [0, 1, 2]);
             }
-            $forecasts[] = new Forecast($cells);
+            $forecasts[] = self::test($cells);
             $minutes[] = 0.5 + 4.5 * $dice->uniform();
             $states[] = $dice->weighted([0.4, 0.4, 0.2]);
         }
@@ -54,6 +54,14 @@ final readonly class Puzzle
     public static function beliefs(array $weights): Beliefs
     {
         return new Beliefs(array_map(static fn (int $cause): array => [Hypothesis::sound(1.0), 0], array_keys($weights)), array_keys($weights), $weights);
+    }
+
+    /** @param list<list<float>> $cells of each cause: the probabilities of the outcomes */
+    public static function test(array $cells): Forecast
+    {
+        $causes = array_keys($cells);
+
+        return new Forecast($cells, $causes, $causes);
     }
 
     /** Minutes of a test from a state. */

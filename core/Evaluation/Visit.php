@@ -56,7 +56,7 @@ final class Visit
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
             if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
-                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->stem, $ranking->suspects()[0]->standings))));
+                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings))));
             }
             $minutes += $next->minutes;
             $opened = $opened->after($this->house, $next->plan);
@@ -97,8 +97,7 @@ final class Visit
     {
         $probabilities = [];
         foreach ($ranking->standings as $standing) {
-            // Whether it stays or comes and goes, the repair is the same.
-            $probabilities[$standing->hypothesis->stem] = ($probabilities[$standing->hypothesis->stem] ?? 0.0) + $standing->probability;
+            $probabilities[$standing->hypothesis->repair] = ($probabilities[$standing->hypothesis->repair] ?? 0.0) + $standing->probability;
         }
 
         return $probabilities;

@@ -13,6 +13,9 @@ enum FaultNature: string
     /** How a protective device behaves: a tester that makes it act can find it. */
     case Device = 'device';
 
+    /** No fault: the house is not as it was surveyed. */
+    case Survey = 'survey';
+
     /** Found by looking, asking or judging the survey; readings never prove it. */
     case LookOnly = 'look-only';
 }

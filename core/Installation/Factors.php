@@ -16,11 +16,12 @@ final readonly class Factors
     /** Standard deviations of the logarithms for a house surveyed in the ordinary way. */
     public const SPREADS = ['supply' => 0.25, 'outside' => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05, 'device' => 0.09];
 
-    /** One length in ten is not known at all: another cable, another route, a step in the size (a survey fact is wrong in 5 to 20 % of cases). */
+    /**
+     * One length in ten is not what it was taken for: another route, another cable. Then it is off by a step or two of the
+     * size besides, half a unit of its logarithm (a survey fact is wrong in 5 to 20 % of cases).
+     */
     public const TAIL = 0.1;
-
-    /** A length that is wrong is off by so many of its deviations, as a deviation. */
-    public const TAIL_TIMES = 4.0;
+    private const TAIL_LOG = 0.5;
 
     /** @param array<string, float> $logs */
     public function __construct(private array $logs = [])
@@ -32,25 +33,28 @@ final readonly class Factors
         return exp($this->logs[$factor] ?? 0.0);
     }
 
-    /** Whether a factor has the tail of a survey that is wrong. */
-    public static function isTailed(string $factor): bool
+    /** How many times its deviation a factor is off by when the survey is wrong; 1 for one that has no such tail. */
+    public static function tail(string $factor, float $spread): float
     {
-        return str_starts_with($factor, 'length:');
+        return $spread > 0.0 && str_starts_with($factor, 'length:') ? hypot(1.0, self::TAIL_LOG / $spread) : 1.0;
     }
 
-    /** Log-density of a tailed factor at so many deviations, up to the constant of the standard normal. */
-    public static function logTailed(float $deviations): float
+    /** Log-density at so many deviations, up to the constant of the standard normal. */
+    public static function logDensity(float $deviations, float $tail): float
     {
-        return log((1.0 - self::TAIL) * exp(-0.5 * $deviations ** 2) + self::TAIL / self::TAIL_TIMES * exp(-0.5 * ($deviations / self::TAIL_TIMES) ** 2));
+        return 1.0 === $tail ? -0.5 * $deviations ** 2 : log((1.0 - self::TAIL) * exp(-0.5 * $deviations ** 2) + self::TAIL / $tail * exp(-0.5 * ($deviations / $tail) ** 2));
     }
 
-    /** How strongly a tailed factor is drawn back to the survey there, 1 being the standard normal's: −(log p)′/θ. */
-    public static function tailedWeight(float $deviations): float
+    /** How strongly a factor is drawn back to the survey there, 1 being the standard normal's: −(log p)′/θ. */
+    public static function pull(float $deviations, float $tail): float
     {
+        if (1.0 === $tail) {
+            return 1.0;
+        }
         $near = (1.0 - self::TAIL) * exp(-0.5 * $deviations ** 2);
-        $far = self::TAIL / self::TAIL_TIMES * exp(-0.5 * ($deviations / self::TAIL_TIMES) ** 2);
+        $far = self::TAIL / $tail * exp(-0.5 * ($deviations / $tail) ** 2);
 
-        return ($near + $far / self::TAIL_TIMES ** 2) / ($near + $far);
+        return ($near + $far / $tail ** 2) / ($near + $far);
     }
 
     /** @return array<string, float> factor => standard deviation of its logarithm */

@@ -27,7 +27,9 @@ final class LikelihoodTest extends TestCase
         // Predicted 0.50 Ω with a spread that is new each time; typed 0.52: the cell is 0.515 … 0.525.
         $display = new Display(Instruments::get('low-ohm'));
         $row = new Row(Shown::value(0.5), $display->z(0.5), 0.04, []);
-        $cell = Normal::between(($display->z(0.515) - $row->z) / 0.04, ($display->z(0.525) - $row->z) / 0.04);
+        // 0.04 on the line is 0.04 · √(0.5² + c²) in ohms there, c being the unit of the display.
+        $ohms = 0.04 * hypot(0.5, $display->unit);
+        $cell = Normal::between((0.515 - 0.5) / $ohms, (0.525 - 0.5) / $ohms);
         $evidence = self::evidence('low-ohm', '0.52');
         $expected = log((1 - Likelihood::BLUNDER) * $cell + Likelihood::BLUNDER * $display->broad($evidence->reading));
 
@@ -47,8 +49,9 @@ final class LikelihoodTest extends TestCase
                 $product = exp(-$theta ** 2 / 2.0) / sqrt(2.0 * \M_PI) / 400.0;
                 foreach ($rows as $at => $row) {
                     [$low, $high] = $display->cell($evidence[$at]->reading);
-                    $moved = $row->z + 0.2 * $theta;
-                    $product *= (1 - Likelihood::BLUNDER) * Normal::between(($low - $moved) / 0.03, ($high - $moved) / 0.03) + Likelihood::BLUNDER * $display->broad($evidence[$at]->reading);
+                    $moved = sinh($row->z + 0.2 * $theta);
+                    $scale = 0.03 * hypot(1.0, $moved);
+                    $product *= (1 - Likelihood::BLUNDER) * Normal::between((sinh($low) - $moved) / $scale, (sinh($high) - $moved) / $scale) + Likelihood::BLUNDER * $display->broad($evidence[$at]->reading);
                 }
                 $sum += $product;
             }
@@ -106,6 +109,6 @@ final class LikelihoodTest extends TestCase
     {
         $instrument = Instruments::get($slug);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length']), 'somewhere');
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0]), 'somewhere');
     }
 }

@@ -220,7 +220,7 @@ final class PlannerTest extends TestCase
 
     public function testAPlaceThatIsNotKnownCostsOpenings(): void
     {
-        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, 12 minutes each, on top of a wrong repair.
+        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, 20 minutes each, on top of a wrong repair.
         $space = self::space(['none']);
         $of = static function (string $id, float $probability) use ($space): Standing {
             foreach ($space as $hypothesis) {
@@ -235,7 +235,7 @@ final class PlannerTest extends TestCase
         };
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
-        self::assertEqualsWithDelta(0.1 * 90.0 + 0.3 * 12.0, $stop->lossMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.1 * 120.0 + 0.3 * 20.0, $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Repair, $stop->advice);
     }
 
