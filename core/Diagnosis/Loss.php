@@ -12,8 +12,8 @@ namespace YellowProbe\Diagnosis;
  */
 final readonly class Loss
 {
-    /** The repair, its proof that fails, finding back and another visit. */
-    public const WRONG_REPAIR_MINUTES = 120.0;
+    /** Half a day: the repair, its proof that fails or the call that comes back, another visit, and the fault left in the house meanwhile. */
+    public const WRONG_REPAIR_MINUTES = 240.0;
 
     /** One more place opened, proved, its joints undone and made again, closed, the complaint tried again. */
     public const WRONG_PLACE_MINUTES = 20.0;

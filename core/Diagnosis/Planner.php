@@ -37,7 +37,7 @@ final class Planner
      * @param Practice|null                                                   $practice  how this person works; anything goes when left out
      * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
      */
-    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 40)
+    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 120)
     {
         $practice ??= Practice::any();
         $this->plans = array_filter(TestCatalogue::plans($house), static fn (TestPlan $plan): bool => $practice->allows($house, $plan));

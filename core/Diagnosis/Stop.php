@@ -16,7 +16,7 @@ final readonly class Stop
     /** Nothing is there just now: it is time to restore, leave a logger and come back. */
     private const QUIET = 0.6;
 
-    /** Up to this expected loss a repair is no guess: a third of a wrong one. */
+    /** Up to this expected loss a repair is no guess: a sixth of a wrong one. */
     private const KNOWN_MINUTES = 40.0;
 
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];

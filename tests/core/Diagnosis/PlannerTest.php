@@ -235,7 +235,7 @@ final class PlannerTest extends TestCase
         };
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
-        self::assertEqualsWithDelta(0.1 * 120.0 + 0.3 * 20.0, $stop->lossMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 20.0, $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Repair, $stop->advice);
     }
 

@@ -17,12 +17,12 @@ final class TreesTest extends TestCase
 {
     public function testOneTestThatTellsAllIsBoughtWhenItIsCheaperThanBeingWrong(): void
     {
-        // Two causes alike: repairing now is wrong in half the cases, 0.5 · 120 minutes. The test takes 10 and leaves nothing.
+        // Two causes alike: repairing now is wrong in half the cases, 0.5 · 240 minutes. The test takes 10 and leaves nothing.
         $puzzle = static fn (float $minutes): Puzzle => new Puzzle(Puzzle::beliefs([0.5, 0.5]), [Puzzle::test([[1.0, 0.0], [0.0, 1.0]])], [$minutes], [0], [[0.0]]);
         self::assertEqualsWithDelta(10.0, OptimalTree::minutes($puzzle(10.0)), 1e-9);
         self::assertEqualsWithDelta(10.0, PlannedTree::minutes($puzzle(10.0)), 1e-9);
-        self::assertEqualsWithDelta(60.0, OptimalTree::minutes($puzzle(70.0)), 1e-9, 'dearer than the guess');
-        self::assertEqualsWithDelta(60.0, PlannedTree::minutes($puzzle(70.0)), 1e-9);
+        self::assertEqualsWithDelta(120.0, OptimalTree::minutes($puzzle(130.0)), 1e-9, 'dearer than the guess');
+        self::assertEqualsWithDelta(120.0, PlannedTree::minutes($puzzle(130.0)), 1e-9);
     }
 
     public function testWithASecondTestInViewTheHouseIsIsolatedOnceWhereOneStepWastesLiveTests(): void
@@ -57,9 +57,9 @@ final class TreesTest extends TestCase
     {
         // Kind 0 at places 0, 1, 2; kind 1 at place 3; the last atom has no name.
         $loss = new Loss([0, 0, 0, 1, null], [0, 1, 2, 3, 4]);
-        self::assertEqualsWithDelta(0.2 * 120.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
-        self::assertEqualsWithDelta(0.2 * 120.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
-        self::assertEqualsWithDelta(0.1 * 120.0, $loss->minutes([0.05, 0.0, 0.0, 0.9, 0.05]), 1e-9);
-        self::assertEqualsWithDelta(120.0, $loss->minutes([0.0, 0.0, 0.0, 0.0, 1.0]), 1e-9, 'what has no name cannot be repaired');
+        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
+        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
+        self::assertEqualsWithDelta(0.1 * 240.0, $loss->minutes([0.05, 0.0, 0.0, 0.9, 0.05]), 1e-9);
+        self::assertEqualsWithDelta(240.0, $loss->minutes([0.0, 0.0, 0.0, 0.0, 1.0]), 1e-9, 'what has no name cannot be repaired');
     }
 }
