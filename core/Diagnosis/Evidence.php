@@ -17,7 +17,7 @@ final class Evidence
     private ?PredictionTable $fetched = null;
 
     /** @param \Closure(): PredictionTable $table */
-    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure())
+    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure(), public readonly float $blunder = Likelihood::BLUNDER)
     {
         $this->display = new Display($measurement->instrument);
         $this->exposure = $exposure->in($measurement->state);

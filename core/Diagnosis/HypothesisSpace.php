@@ -18,11 +18,12 @@ final class HypothesisSpace
     /** How often something is plugged in that the survey does not hold (a survey fact is wrong in 5 to 20 % of cases). */
     private const UNLISTED = 0.1;
 
-    /** @return non-empty-list<Hypothesis> priors sum to 1, but for what the survey may have got wrong */
+    /** @return non-empty-list<Hypothesis> priors sum to 1, but for findings and what the survey may have got wrong; only their ratios count */
     public static function of(House $house, Rates $rates, Story $story = new Story()): array
     {
         $given = $rates->given($story);
         $atTimes = $rates->atTimes($story);
+        $findings = array_map(static fn (array $found): array => [$rates->found($found[0]), $found[1]], $story->findings);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -36,7 +37,7 @@ final class HypothesisSpace
             $weights = array_sum(array_map(static fn ($site): float => $site->weight, $sites));
             $own = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $site) {
-                $prior = $share * $site->weight / $weights;
+                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
                 if ($own > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);
@@ -44,9 +45,27 @@ final class HypothesisSpace
             }
         }
 
-        $sound = $given['sound'] ?? 0.0;
+        $sound = ($given['sound'] ?? 0.0) * self::found($findings, Hypothesis::SOUND, null);
 
         return [Hypothesis::sound($sound), Hypothesis::somethingElse($else), ...$hypotheses, ...self::surveyErrors($house, $sound)];
+    }
+
+    /**
+     * A finding weighs on the faults at its place; on all where it has none, and on a sound house wherever it was.
+     *
+     * @param list<array{array<string, float>, string}> $findings factors by kind, place
+     * @param list<string>|null                         $places   of the fault; null for the house as a whole
+     */
+    private static function found(array $findings, string $kind, ?array $places): float
+    {
+        $factor = 1.0;
+        foreach ($findings as [$factors, $place]) {
+            if ('' === $place || null === $places || \in_array($place, $places, true)) {
+                $factor *= $factors[$kind] ?? 1.0;
+            }
+        }
+
+        return $factor;
     }
 
     /**

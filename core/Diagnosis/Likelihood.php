@@ -23,6 +23,9 @@ final class Likelihood
     /** Load forgotten, wrong terminal, slip of the pen: what gets through after checks. */
     public const BLUNDER = 0.015;
 
+    /** A reading that somebody doubts is as likely a blunder as not. */
+    public const DOUBTED = 0.5;
+
     private const PASSES = 4;
     private const SETTLED = 3e-3;
 
@@ -33,7 +36,7 @@ final class Likelihood
     private const NARROW = 0.1;
     private const ROOT_TWO_PI = 2.5066282746310002;
 
-    /** @var list<array{float, float, float, float, float, bool}> by reading: low and high of the cell in units of the display, broad, middle and variance of the cell, whether it can move factors */
+    /** @var list<array{float, float, float, float, float, bool, float}> by reading: low and high of the cell in units of the display, probability as a blunder, middle and variance of the cell, whether it can move factors, chance that it is no blunder */
     private array $cells = [];
 
     /** @var array<string, int> factor => place in the system; those that join few readings first, so that the triangle stays thin */
@@ -59,7 +62,7 @@ final class Likelihood
             [$low, $high] = $piece->display->isLine() && ShownKind::Nothing !== $piece->reading->kind ? $piece->display->cell($piece->reading) : [0.0, 0.0];
             [$low, $high] = [sinh($low), sinh($high)];
             [$middle, $width] = is_finite($low) ? [0.5 * ($low + $high), $high - $low] : [0.5 * $high, $high];
-            $this->cells[] = [$low, $high, $piece->display->broad($piece->reading), $middle, $number ? $width ** 2 / 12.0 / (1.0 + $middle ** 2) : 0.0, $number];
+            $this->cells[] = [$low, $high, $piece->blunder * $piece->display->broad($piece->reading), $middle, $number ? $width ** 2 / 12.0 / (1.0 + $middle ** 2) : 0.0, $number, 1.0 - $piece->blunder];
             $this->known[] = [];
             $names += $number ? $piece->table()->factors : [];
         }
@@ -125,8 +128,8 @@ final class Likelihood
                 foreach ($at as $p => $f) {
                     $z += $moves[$p] * $theta[$f];
                 }
-                [$low, $high, $broad] = $this->cells[$i];
-                $plain = log((1.0 - self::BLUNDER) * Noise::ofTester($low, $high, $z, $sigma) + self::BLUNDER * $broad);
+                [$low, $high, $slip, , , , $honest] = $this->cells[$i];
+                $plain = log($honest * Noise::ofTester($low, $high, $z, $sigma) + $slip);
             }
             $each[] = $plain;
         }
@@ -154,7 +157,7 @@ final class Likelihood
             if (!$this->cells[$i][5] || [] === $at) {
                 continue;
             }
-            [$low, $high, $broad, $middle] = $this->cells[$i];
+            [$low, $high, $slip, $middle, , , $honest] = $this->cells[$i];
             $off = asinh($middle) - $z;
             // First ask whether the factors could explain the reading at all, then whether they do.
             if (!$first) {
@@ -167,8 +170,8 @@ final class Likelihood
                 $scale = $slope * sqrt($variance);
                 $width = ($high - $low) / $scale;
                 $far = ($middle - $shown) / $scale;
-                $own = (1.0 - self::BLUNDER) * ($width < self::NARROW ? $width * exp(-0.5 * $far * $far) / self::ROOT_TWO_PI : Normal::between(($low - $shown) / $scale, ($high - $shown) / $scale));
-                $weight = $own / ($own + self::BLUNDER * $broad) / $variance;
+                $own = $honest * ($width < self::NARROW ? $width * exp(-0.5 * $far * $far) / self::ROOT_TWO_PI : Normal::between(($low - $shown) / $scale, ($high - $shown) / $scale));
+                $weight = $own / ($own + $slip) / $variance;
                 $off = ($middle - $shown) / $slope + $moved;
             }
             if ($weight < 1e-9) {
@@ -196,10 +199,10 @@ final class Likelihood
      */
     private function term(int $i, Row $row): array
     {
-        [$low, $high, $broad, , $cell] = $this->cells[$i];
+        [$low, $high, $slip, , $cell, , $honest] = $this->cells[$i];
         $plain = $this->evidence[$i]->display->plainProbability($row, $this->evidence[$i]->reading);
         if (null !== $plain) {
-            $log = log((1.0 - self::BLUNDER) * $plain + self::BLUNDER * $broad);
+            $log = log($honest * $plain + $slip);
 
             return [[], [], 1.0, 0.0, 0.0, $log, 1.0, $log];
         }
@@ -212,8 +215,8 @@ final class Likelihood
         ksort($moves);
         $variance = $row->sigma ** 2 + $cell;
         $free = array_sum(array_map(static fn (float $move): float => $move * $move, $moves));
-        $own = (1.0 - self::BLUNDER) * Noise::of($low, $high, $row->z, $variance, $free);
-        $any = $own + self::BLUNDER * $broad;
+        $own = $honest * Noise::of($low, $high, $row->z, $variance, $free);
+        $any = $own + $slip;
 
         return [array_keys($moves), array_values($moves), $variance, $row->z, $own / $any / $variance, log($any), $row->sigma, null];
     }

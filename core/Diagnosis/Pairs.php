@@ -86,6 +86,7 @@ final class Pairs
             static fn (): PredictionTable => $piece->table()->with(Predictor::sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs])),
             $piece->where,
             $piece->exposure,
+            $piece->blunder,
         ), $evidence);
     }
 

@@ -34,6 +34,26 @@ final readonly class Rates
         return array_map(static fn (Attributes $context): string => $context->string('words'), $this->data->map('contexts'));
     }
 
+    /** @return array<string, string> slug => words of what can be seen or smelt */
+    public function findings(): array
+    {
+        return array_map(static fn (Attributes $finding): string => $finding->string('words'), $this->data->map('findings'));
+    }
+
+    /**
+     * How many times likelier a finding makes each kind of fault where it was found.
+     *
+     * @return array<string, float> fault slug, or "sound" for a house with nothing wrong => factor
+     *
+     * @throws HouseError when no finding is called so
+     */
+    public function found(string $slug): array
+    {
+        $findings = $this->data->map('findings');
+
+        return self::factors($findings[$slug] ?? throw new HouseError('/finding', \sprintf('No finding is called "%s"; known are %s.', $slug, implode(', ', array_keys($findings)))));
+    }
+
     /**
      * Share of the faults that come and go, of those that something can bring out; the mean over several symptoms.
      *
@@ -69,13 +89,24 @@ final readonly class Rates
         $contexts = $this->data->map('contexts');
         foreach ($story->contexts as $slug) {
             $context = $contexts[$slug] ?? throw new HouseError('/context', \sprintf('No context is called "%s"; known are %s.', $slug, implode(', ', array_keys($contexts))));
-            foreach ($context->object('factors')->raw as $kind => $_) {
-                $rates[(string) $kind] = ($rates[(string) $kind] ?? 0.0) * $context->object('factors')->positive((string) $kind);
+            foreach (self::factors($context) as $kind => $factor) {
+                $rates[$kind] = ($rates[$kind] ?? 0.0) * $factor;
             }
         }
         $sum = array_sum($rates);
 
         return array_map(static fn (float $rate): float => $rate / $sum, $rates);
+    }
+
+    /** @return array<string, float> */
+    private static function factors(Attributes $entry): array
+    {
+        $factors = [];
+        foreach ($entry->object('factors')->raw as $kind => $_) {
+            $factors[(string) $kind] = $entry->object('factors')->positive((string) $kind);
+        }
+
+        return $factors;
     }
 
     private function symptom(string $slug): Attributes

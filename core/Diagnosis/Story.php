@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-/** What was told, as far as it is picked from a list: symptoms and what happened just before. Order means nothing. */
+/** What was told and seen, as far as it is picked from a list: symptoms, what happened just before, findings. Order means nothing. */
 final readonly class Story
 {
     /** @var list<string> */
@@ -13,12 +13,19 @@ final readonly class Story
     /** @var list<string> */
     public array $contexts;
 
+    /** @var list<array{string, string}> finding, place or nothing */
+    public array $findings;
+
     /**
-     * @param list<string> $symptoms
-     * @param list<string> $contexts
+     * @param list<string>                $symptoms
+     * @param list<string>                $contexts
+     * @param list<array{string, string}> $findings what was seen or smelt, and at which place; an empty place is anywhere
      */
-    public function __construct(array $symptoms = [], array $contexts = [])
+    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [])
     {
+        $findings = array_values(array_unique($findings, \SORT_REGULAR));
+        sort($findings);
+        $this->findings = $findings;
         $symptoms = array_unique($symptoms);
         $contexts = array_unique($contexts);
         sort($symptoms);

@@ -131,6 +131,7 @@ final readonly class CallViews
             $verdict->string('where', $payload->string('near', '')),
             null !== $reading->connection,
             $reading->withdrawn,
+            $reading->doubted,
             array_map(static fn (array $correction): CorrectionView => new CorrectionView($correction['id'], $correction['raw'], $correction['reason']), $reading->corrections),
             $verdict->has('expected') ? $verdict->string('expected') : null,
             $verdict->has('range') ? $verdict->string('range') : null,

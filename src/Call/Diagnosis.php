@@ -12,6 +12,7 @@ use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
@@ -54,11 +55,12 @@ final readonly class Diagnosis
                     fn (): PredictionTable => $this->table($house, $measurement, $hypotheses),
                     self::where($house, $measurement),
                     $exposures[$at],
+                    null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
                 );
             }
         }
 
-        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key()], $evidence), self::priors($hypotheses));
+        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $evidence), self::priors($hypotheses));
         // Several requests of a page ask for the same ranking: it is computed by one of them.
         $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence)->export());
 
@@ -69,7 +71,7 @@ final readonly class Diagnosis
     public function contradictions(House $house, Ranking $ranking): array
     {
         $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
-        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw], $ranking->evidence);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $ranking->evidence);
 
         return $this->predictions->get(self::key('contradictions', $house, $read, self::priors($hypotheses)), static fn (): array => [] === $hypotheses ? [] : Contradictions::among($house, $hypotheses, $ranking->evidence));
     }
@@ -82,7 +84,7 @@ final readonly class Diagnosis
      */
     public function nextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
-        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key()], $ranking->evidence);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
         $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key()]);
         /** @var list<array{string, float, float, float, float}> $chosen */

@@ -136,12 +136,13 @@ final readonly class Journal
     /** @return list<TakenReading> */
     public function readings(): array
     {
-        $withdrawn = $corrections = $placed = [];
+        $withdrawn = $corrections = $placed = $doubted = [];
         foreach ($this->observations as $observation) {
             $payload = new Attributes($observation->payload, '');
             $of = $payload->string('observation', '');
             match ($observation->kind) {
                 'withdrawn' => $withdrawn[$of] = $payload->string('reason'),
+                'doubted' => $doubted[$of] = $payload->string('reason'),
                 'corrected' => $corrections[$of][] = ['id' => $observation->id->toRfc4122(), 'raw' => $payload->string('raw'), 'reason' => $payload->string('reason')],
                 'placed' => $placed[$of] = $payload->object('connection')->raw,
                 default => null,
@@ -167,6 +168,7 @@ final readonly class Journal
                 $withdrawn[$id] ?? null,
                 $own,
                 $repaired,
+                $doubted[$id] ?? null,
             );
         }
 
@@ -176,7 +178,7 @@ final readonly class Journal
     /** What was told, as far as it was picked from the lists. */
     public function story(): Story
     {
-        $symptoms = $contexts = [];
+        $symptoms = $contexts = $findings = [];
         foreach ($this->observations as $observation) {
             $payload = new Attributes($observation->payload, '');
             if ('told' === $observation->kind && $payload->has('symptom')) {
@@ -185,9 +187,12 @@ final readonly class Journal
             if ('told' === $observation->kind && $payload->has('context')) {
                 $contexts[] = $payload->string('context');
             }
+            if ('seen' === $observation->kind && $payload->has('finding')) {
+                $findings[] = [$payload->string('finding'), $payload->string('place', '')];
+            }
         }
 
-        return new Story($symptoms, $contexts);
+        return new Story($symptoms, $contexts, $findings);
     }
 
     public function last(string $kind): ?Observation

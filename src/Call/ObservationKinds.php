@@ -36,17 +36,18 @@ final readonly class ObservationKinds
 
         return match ($kind) {
             'told' => $this->told($payload),
-            'seen', 'advised' => $this->text($payload, 'text'),
+            'seen' => $this->seen($payload, $journal),
+            'advised' => $this->text($payload, 'text'),
             'done' => $this->done($payload, $journal),
             'isolation' => $this->isolation($payload, $journal),
             'measured' => $this->readings->of($payload, $journal),
             'placed' => $this->placed($payload, $journal),
             'corrected' => $this->corrected($payload, $journal),
-            'withdrawn' => $this->about($payload, $journal),
+            'withdrawn', 'doubted' => $this->about($payload, $journal),
             'accepted' => $this->accepted($payload, $journal),
             'repaired' => $this->repaired($payload, $journal),
             'closed' => $this->closed($journal),
-            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, accepted, repaired, closed.'),
+            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, accepted, repaired, closed.'),
         };
     }
 
@@ -58,6 +59,21 @@ final readonly class ObservationKinds
             if ($payload->has($key) && !isset($known[$payload->string($key)])) {
                 throw Problem::invalid("/payload/$key", 'Expected one of '.implode(', ', array_keys($known)).'.');
             }
+        }
+
+        return $this->text($payload, 'text');
+    }
+
+    /** @return array{} */
+    private function seen(Attributes $payload, Journal $journal): array
+    {
+        $known = $this->trade->rates()->findings();
+        if ($payload->has('finding') && !isset($known[$payload->string('finding')])) {
+            throw Problem::invalid('/payload/finding', 'Expected one of '.implode(', ', array_keys($known)).'.');
+        }
+        $place = $payload->string('place', '');
+        if ('' !== $place && !isset($journal->house->places[$place])) {
+            throw Problem::invalid('/payload/place', 'There is no such place in this house; leave it out and say in words where.');
         }
 
         return $this->text($payload, 'text');

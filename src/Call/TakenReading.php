@@ -16,9 +16,10 @@ final readonly class TakenReading
      * @param string           $raw        as typed, or as corrected
      * @param Connection|null  $connection null while its point is not in the house yet
      * @param string|null      $withdrawn  the reason
+     * @param string|null      $doubted    why somebody does not quite believe it
      * @param list<array{id: string, raw: string, reason: string}> $corrections beside the original
      */
-    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof)
+    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public ?string $doubted = null)
     {
     }
 }

@@ -51,6 +51,6 @@ final readonly class CatalogueController
     {
         $views = static fn (array $picks): array => array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($picks), array_values($picks));
 
-        return Answer::of(new PicksView($views($trade->rates()->symptoms()), $views($trade->rates()->contexts())));
+        return Answer::of(new PicksView($views($trade->rates()->symptoms()), $views($trade->rates()->contexts()), $views($trade->rates()->findings())));
     }
 }

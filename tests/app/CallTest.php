@@ -154,10 +154,41 @@ final class CallTest extends ApiTestCase
         self::assertNotContains($next[0], $tests($this->call('GET', "/api/calls/$call/next-tests?without={$next[0]}")), 'what is not to hand is not proposed');
         self::assertStringContainsString('No tester is called', self::textAt(self::at($this->call('GET', "/api/calls/$call/next-tests?without=none-such", status: 422), 'detail')));
 
+        $assistant = $this->call('GET', "/api/calls/$call/next-tests?role=assistant&residual=board&loop=calculated");
+        self::assertNotContains('zs', array_column((array) $assistant['tests'], 'procedure'));
+        self::assertNotContains('residual-clamp', array_column((array) $assistant['tests'], 'procedure'));
+        self::assertSame('/practice', $this->call('GET', "/api/calls/$call/next-tests?role=foreman", status: 422)['pointer']);
+
+        // Doubted, it counts for less, and says why.
+        $doubted = $this->observe($call, 'doubted', ['observation' => self::at((array) $reading, 'id'), 'reason' => 'The jaw stood near the tails.']);
+        self::assertSame('The jaw stood near the tails.', self::at($doubted, 'readings', 4, 'doubted'));
+        self::assertLessThan(self::at($ranking, 'suspects', 0, 'probability'), self::at($this->call('GET', "/api/calls/$call/ranking"), 'suspects', 0, 'probability'));
+
         // Withdrawn, the ranking is as it was; the reading stays on the record with its reason.
         $withdrawn = $this->observe($call, 'withdrawn', ['observation' => self::at((array) $reading, 'id'), 'reason' => 'Jaw not closed.']);
         self::assertSame('Jaw not closed.', self::at($withdrawn, 'readings', 4, 'withdrawn'));
         self::assertEquals($before, $this->call('GET', "/api/calls/$call/ranking"));
+    }
+
+    public function testWhatIsSeenAtAPlaceMakesItsCausesLikelier(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $chances = function () use ($call): array {
+            $chances = [];
+            foreach ((array) $this->call('GET', "/api/calls/$call/ranking")['suspects'] as $suspect) {
+                $chances[self::textAt(self::at((array) $suspect, 'title'))] = self::at((array) $suspect, 'probability');
+            }
+
+            return $chances;
+        };
+        $before = $chances();
+        self::assertContains('shared-terminal', array_column((array) $this->call('GET', '/api/picks')['findings'], 'slug'));
+        self::assertSame('/payload/finding', $this->observe($call, 'seen', ['text' => 'A ghost', 'finding' => 'ghost'], 422)['pointer']);
+        self::assertSame('/payload/place', $this->observe($call, 'seen', ['text' => 'Two blues in one screw', 'finding' => 'shared-terminal', 'place' => 'attic'], 422)['pointer']);
+        $this->observe($call, 'seen', ['text' => 'Two blues in one screw', 'finding' => 'shared-terminal']);
+        self::assertGreaterThan($before['Borrowed neutral'] ?? 0.0, $chances()['Borrowed neutral'] ?? 0.0);
+        $this->observe($call, 'seen', ['text' => 'Nothing of the list']);
+        self::assertSame('/payload/forced', $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'raw' => '0.5', 'near' => 'the loft', 'forced' => ['shouting']], 422)['pointer']);
     }
 
     public function testACorrectionStandsBesideTheOriginal(): void

@@ -493,6 +493,8 @@ export interface components {
         PicksView: {
             symptoms: components["schemas"]["PickView"][];
             contexts: components["schemas"]["PickView"][];
+            /** @description What can be seen or smelt. */
+            findings: components["schemas"]["PickView"][];
         };
         /** @description What a tester should show where it is put. */
         PredictionView: {
@@ -537,6 +539,8 @@ export interface components {
             where: string;
             placed: boolean;
             withdrawn: string | null;
+            /** @description Why it is not quite believed; it counts for less. */
+            doubted: string | null;
             corrections: components["schemas"]["CorrectionView"][];
             expected: string | null;
             range: string | null;

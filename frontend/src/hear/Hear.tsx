@@ -1,8 +1,8 @@
 import { Field, Label, Textarea } from '@headlessui/react';
-import { useState, type FormEvent } from 'react';
+import { useMemo, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import type { Detail } from '../api/client';
-import { useObserve, usePicks } from '../api/hooks';
+import { useMap, useObserve, usePicks } from '../api/hooks';
 import { Button, clock, day, inputLook, Pick, Refused, useDraft } from '../ui/parts';
 
 /** The complaint and its history: what was told and seen, by whom and when. Late things can be added any time. */
@@ -12,16 +12,22 @@ export function Hear({ detail }: { detail: Detail }) {
     const [text, setText] = useDraft(`${detail.call.id}.told`);
     const [symptom, setSymptom] = useState('');
     const [context, setContext] = useState('');
+    const [finding, setFinding] = useState('');
+    const [place, setPlace] = useState('');
+    const map = useMap(detail.call.id, detail.call.houseId !== null);
+    const places = useMemo(() => [...new Map((map.data?.ways ?? []).flatMap((way) => way.stops).map((stop) => [stop.place, { slug: stop.place, words: stop.name }])).values()], [map.data]);
     const [source, setSource] = useState<'told' | 'seen'>('told');
     const words = (list: { slug: string; words: string }[] | undefined, slug: unknown) => list?.find((pick) => pick.slug === slug)?.words;
     const submit = (event: FormEvent) => {
         event.preventDefault();
-        const payload = { text, ...(symptom === '' || source === 'seen' ? {} : { symptom }), ...(context === '' || source === 'seen' ? {} : { context }) };
+        const payload = source === 'seen' ? { text, ...(finding === '' ? {} : { finding }), ...(place === '' ? {} : { place }) } : { text, ...(symptom === '' ? {} : { symptom }), ...(context === '' ? {} : { context }) };
         observe.mutate({ kind: source, payload }, {
             onSuccess: () => {
                 setText('');
                 setSymptom('');
                 setContext('');
+                setFinding('');
+                setPlace('');
             },
         });
     };
@@ -40,7 +46,7 @@ export function Hear({ detail }: { detail: Detail }) {
                             </p>
                             <p className="break-words">{String(each.payload.text)}</p>
                             <p className="text-sm font-bold">
-                                {[words(picks.data?.symptoms, each.payload.symptom), words(picks.data?.contexts, each.payload.context)].filter(Boolean).join(' · ')}
+                                {[words(picks.data?.symptoms, each.payload.symptom), words(picks.data?.contexts, each.payload.context), words(picks.data?.findings, each.payload.finding), words(places, each.payload.place)].filter(Boolean).join(' · ')}
                             </p>
                         </li>
                     ))}
@@ -64,6 +70,13 @@ export function Hear({ detail }: { detail: Detail }) {
                     <>
                         <Pick label="What happens" value={symptom} onChange={setSymptom} empty="Nothing to pick" options={picks.data?.symptoms ?? []} />
                         <Pick label="Just before" value={context} onChange={setContext} empty="Nothing to pick" options={picks.data?.contexts ?? []} />
+                    </>
+                )}
+                {source === 'seen' && (
+                    <>
+                        <Pick label="What it is" value={finding} onChange={setFinding} empty="Nothing of the list" options={picks.data?.findings ?? []} />
+                        {places.length > 0 && <Pick label="Where" value={place} onChange={setPlace} empty="Not at one place" options={places} />}
+                        <p className="text-sm text-soft">What is picked makes causes at that place likelier; plain words alone are kept for the record.</p>
                     </>
                 )}
                 <Refused error={observe.error} />

@@ -159,6 +159,7 @@ function Table({ readings, when }: { readings: Schemas['ReadingView'][]; when: s
                                         {reading.judgements.filter((judgement) => judgement.verdict !== 'good').map((judgement) => (
                                             <span key={judgement.limit} className="block">{judgement.limit}: {judgement.sentence}</span>
                                         ))}
+                                        {reading.doubted !== null && <span className="block">Doubted: {reading.doubted}</span>}
                                         {reading.proves && <span className="block font-bold">Proves the repair</span>}
                                     </>
                                 )}

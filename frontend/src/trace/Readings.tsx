@@ -9,7 +9,7 @@ type Reading = Schemas['ReadingView'];
 /** Every reading as taken, with corrections and withdrawals beside it; nothing is overwritten. */
 export function Readings({ callId, readings, here }: { callId: string; readings: Reading[]; here: Connection | null }) {
     const observe = useObserve(callId);
-    const [open, setOpen] = useState<{ act: 'corrected' | 'withdrawn'; reading: Reading } | null>(null);
+    const [open, setOpen] = useState<{ act: 'corrected' | 'withdrawn' | 'doubted'; reading: Reading } | null>(null);
     return (
         <section aria-label="Readings">
             <h2 className="border-b border-ink pb-1 font-bold">Readings</h2>
@@ -34,6 +34,7 @@ export function Readings({ callId, readings, here }: { callId: string; readings:
                                 </p>
                             )}
                             {!reading.placed && <p className="text-sm text-doubt">▲ Not on the map yet: stored, not judged.</p>}
+                            {reading.doubted !== null && reading.withdrawn === null && <p className="text-sm text-doubt">▲ Doubted: {reading.doubted}</p>}
                             {reading.withdrawn !== null && <p className="text-sm">Withdrawn: {reading.withdrawn}</p>}
                             {reading.corrections.map((correction) => (
                                 <p key={correction.id} className="text-sm">
@@ -51,6 +52,7 @@ export function Readings({ callId, readings, here }: { callId: string; readings:
                             </MenuButton>
                             <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
                                 <Item act={() => setOpen({ act: 'corrected', reading })}>Correct it, beside the original</Item>
+                                {reading.doubted === null && <Item act={() => setOpen({ act: 'doubted', reading })}>Doubt it: let it count for less</Item>}
                                 <Item act={() => setOpen({ act: 'withdrawn', reading })}>Withdraw it, with a reason</Item>
                                 {!reading.placed && here && <Item act={() => observe.mutate({ kind: 'placed', payload: { observation: reading.id, connection: here } })}>Place it where the probes are now</Item>}
                             </MenuItems>
@@ -73,12 +75,18 @@ function Item({ act, children }: { act: () => void; children: string }) {
     );
 }
 
-function Amend({ callId, act, reading, onClose }: { callId: string; act: 'corrected' | 'withdrawn'; reading: Reading; onClose: () => void }) {
+const AMENDING = {
+    corrected: { title: 'Correct a reading', store: 'Store the correction' },
+    withdrawn: { title: 'Withdraw a reading', store: 'Withdraw it' },
+    doubted: { title: 'Doubt a reading', store: 'Let it count for less' },
+};
+
+function Amend({ callId, act, reading, onClose }: { callId: string; act: 'corrected' | 'withdrawn' | 'doubted'; reading: Reading; onClose: () => void }) {
     const observe = useObserve(callId);
     const [raw, setRaw] = useState(reading.raw);
     const [reason, setReason] = useDraft(`${callId}.amend`);
     return (
-        <Modal open onClose={onClose} title={act === 'corrected' ? 'Correct a reading' : 'Withdraw a reading'}>
+        <Modal open onClose={onClose} title={AMENDING[act].title}>
             <form
                 className="space-y-3"
                 onSubmit={(event) => {
@@ -103,7 +111,7 @@ function Amend({ callId, act, reading, onClose }: { callId: string; act: 'correc
                     <input className={`${inputLook} mt-1 font-normal`} required maxLength={300} value={reason} onChange={(event) => setReason(event.target.value)} />
                 </label>
                 <Refused error={observe.error} />
-                <Button type="submit" disabled={observe.isPending}>{act === 'corrected' ? 'Store the correction' : 'Withdraw it'}</Button>
+                <Button type="submit" disabled={observe.isPending}>{AMENDING[act].store}</Button>
             </form>
         </Modal>
     );

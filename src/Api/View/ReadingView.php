@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A reading as it stands. */
-#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords'])]
+#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords'])]
 final readonly class ReadingView
 {
     /**
@@ -39,6 +39,8 @@ final readonly class ReadingView
         public bool $placed,
         #[OA\Property]
         public ?string $withdrawn,
+        #[OA\Property(description: 'Why it is not quite believed; it counts for less.')]
+        public ?string $doubted,
         #[OA\Property(type: 'array', items: new OA\Items(ref: CorrectionView::class))]
         public array $corrections,
         #[OA\Property]

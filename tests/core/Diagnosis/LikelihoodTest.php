@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Diagnosis;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Normal;
@@ -60,6 +61,21 @@ final class LikelihoodTest extends TestCase
         }
     }
 
+    public function testADoubtedReadingHasTheSayOfOneThatMayBeASlip(): void
+    {
+        $display = new Display(Instruments::get('low-ohm'));
+        $good = new Row(Shown::value(0.5), $display->z(0.5), 0.03, []);
+        $bad = new Row(Shown::value(5.0), $display->z(5.0), 0.03, []);
+        $against = static function (float $blunder) use ($good, $bad): float {
+            $likelihood = new Likelihood([self::evidence('low-ohm', '0.50', $blunder)]);
+
+            return $likelihood->of([$good])->log - $likelihood->of([$bad])->log;
+        };
+        self::assertGreaterThan(5.0, $against(Likelihood::BLUNDER));
+        self::assertLessThan($against(Likelihood::BLUNDER) - 3.0, $against(Likelihood::DOUBTED));
+        self::assertEqualsWithDelta(0.0, $against(1.0), 1e-9, 'a certain slip says nothing');
+    }
+
     public function testReadingsLeaveLessOfAFactorThanTherewas(): void
     {
         $display = new Display(Instruments::get('low-ohm'));
@@ -105,10 +121,10 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($cell('0.50')[0], $cell('0.5')[0]);
     }
 
-    private static function evidence(string $slug, string $typed): Evidence
+    private static function evidence(string $slug, string $typed, float $blunder = Likelihood::BLUNDER): Evidence
     {
         $instrument = Instruments::get($slug);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0]), 'somewhere');
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0]), 'somewhere', new Exposure(), $blunder);
     }
 }
