@@ -20,6 +20,7 @@ final class Planner
     private const MATTERS = 1e-3;
     private const MOST_CAUSES = 50;
     private const LEAST_BITS = 0.01;
+    private const SKETCHED = 60;
 
     /** @var array<string, TestPlan> */
     private readonly array $plans;
@@ -37,17 +38,17 @@ final class Planner
      * @param Practice|null                                                   $practice  how this person works; anything goes when left out
      * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
      */
-    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 120)
+    public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 300)
     {
         $practice ??= Practice::any();
         $this->plans = array_filter(TestCatalogue::plans($house), static fn (TestPlan $plan): bool => $practice->allows($house, $plan));
         $this->price = new Price($house);
     }
 
-    /** With every table worked out when it is asked for. */
+    /** With every table worked out when it is asked for, of fewer tests therefore. */
     public static function sketching(House $house, ?Practice $practice = null): self
     {
-        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $practice);
+        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $practice, self::SKETCHED);
     }
 
     /** What any test would tell now, in bits: planned here, or a person's own. */

@@ -53,8 +53,8 @@ final class Predictor
     }
 
     /**
-     * The same, with every cause moving with the factors as the sound house does: enough to weigh tests against each
-     * other, at a third of the cost.
+     * The same, with every cause moving with the factors as the sound house does, and straight: enough to weigh tests
+     * against each other, at a fraction of the cost.
      *
      * @param list<Hypothesis> $hypotheses
      */
@@ -80,7 +80,7 @@ final class Predictor
                 $bench->prepare();
             }
         }
-        $bent = self::curvature($house, $measurement, $display, $base->read(), $shifted, $spreads);
+        $bent = $sketched ? 0.0 : self::curvature($house, $measurement, $display, $base->read(), $shifted, $spreads);
         $sound = self::row($display, $base->read(), $shifted, null, $bent);
         $known = [];
         $rows = [];

@@ -32,7 +32,7 @@ final readonly class MatchedWorld implements World
         }
         $isQuiet = $cause->intermittent && !$dice->chance(Exposure::UNKNOWN);
 
-        return new Truth($surveyed, $isQuiet ? null : $dice->one(self::severities($surveyed, $cause)), $cause->stem, $factors, $isQuiet);
+        return new Truth($surveyed, $isQuiet ? null : $dice->one(self::severities($surveyed, $cause)), $cause->repair, $factors, $isQuiet);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

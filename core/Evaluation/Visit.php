@@ -30,7 +30,6 @@ use YellowProbe\Procedure\TestPlan;
 final class Visit
 {
     private const MOST_TESTS = 25;
-    private const MOST_CANDIDATES = 300;
 
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
@@ -45,7 +44,7 @@ final class Visit
 
     public function run(Truth $truth, Dice $dice): Outcome
     {
-        $planner = new Planner($this->house, $this->tables->of(...), mostTests: self::MOST_CANDIDATES);
+        $planner = new Planner($this->house, $this->tables->of(...));
         $state = State::resting($this->house);
         $opened = Opened::none();
         $evidence = $steps = [];

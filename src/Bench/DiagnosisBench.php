@@ -50,14 +50,20 @@ final readonly class DiagnosisBench
         }
         $evidence = $this->evidence($tables);
         $ranking = Ranker::rank($this->hypotheses, $evidence);
-        $planner = Planner::sketching($this->house);
         $now = State::resting($this->house);
+        $kept = [];
+        $planner = new Planner($this->house, function (TestPlan $plan, array $hypotheses) use (&$kept): PredictionTable {
+            /** @var non-empty-list<Hypothesis> $hypotheses */
+            return $kept[$plan->id] ??= Predictor::sketch($this->house, $plan->measurement, $hypotheses);
+        });
+        $planner->next($ranking, $now);
 
         return [
             'a prediction column' => Timing::among($columns),
             'all columns, cold' => Timing::among([array_sum($columns)]),
             'rank again' => Timing::of(fn () => Ranker::rank($this->hypotheses, $evidence), self::RUNS),
-            'next tests' => Timing::of(static fn () => $planner->next($ranking, $now), self::RUNS),
+            'next test of '.\count($kept).', predictions kept' => Timing::of(static fn () => $planner->next($ranking, $now), self::RUNS),
+            'next test, nothing kept' => Timing::of(fn () => Planner::sketching($this->house)->next($ranking, $now), self::RUNS),
         ];
     }
 
