@@ -22,6 +22,7 @@ use YellowProbe\Network\Elimination;
 use YellowProbe\Network\Influence;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\PortNetwork;
+use YellowProbe\Network\Screen;
 
 /**
  * One tester on one house in one state: eliminated once, then read for the sound house and for any number of faults.
@@ -44,6 +45,11 @@ final class Bench
 
     /** How changes move what is read, once {@see prepare()} was worth it. */
     private ?Influence $influence = null;
+
+    /** What the leads cannot notice, likewise. */
+    private ?Screen $screen = null;
+
+    private ?Shown $sound = null;
 
     /** @var list<array{int, bool}> embraced branches that the state has, and whether each counts backward; one between two embraced cores stands twice */
     private array $embraced = [];
@@ -76,6 +82,8 @@ final class Bench
      */
     public function prepare(): void
     {
+        $this->sound();
+        $this->screen = $this->screened();
         $weights = $this->weights();
         if (null !== $weights) {
             $this->influence = Influence::on($this->elimination, $weights);
@@ -96,7 +104,7 @@ final class Bench
     {
         $fault ??= new Change();
         $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
-        $quick = $this->quick($resolved);
+        $quick = $this->quick($resolved) ?? ($this->isUnnoticed($resolved) ? $this->sound() : null);
         if (null !== $quick) {
             return $quick;
         }
@@ -147,6 +155,54 @@ final class Bench
         $joins = $this->instrument instanceof PlugInTester || $this->instrument instanceof LeakLocator || $this->instrument instanceof Tracer || $this->instrument instanceof ResidualTester;
 
         return $alone && !$joins ? [[$this->leads[0] => new Complex(1.0)]] : null;
+    }
+
+    /** What the house as surveyed shows. */
+    private function sound(): Shown
+    {
+        return $this->sound ??= $this->read();
+    }
+
+    /**
+     * What the leads cannot notice: of testers that read no more than what is between their leads.
+     */
+    private function screened(): ?Screen
+    {
+        $nodes = array_values(array_unique(\array_slice($this->leads, 0, -1)));
+        if ([] === $nodes || \in_array($this->elimination->datum, $nodes, true) || (!$this->instrument instanceof DirectOhmmeter && !$this->instrument instanceof PlugInTester)) {
+            return null;
+        }
+        // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
+        $conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
+
+        return Screen::on([] === $conducting ? $this->elimination : Elimination::of($this->network->changed([], $conducting), $this->elimination->datum), $nodes);
+    }
+
+    private function isUnnoticed(ResolvedChange $resolved): bool
+    {
+        if (null === $this->screen || ([] === $resolved->with && [] === $resolved->without)) {
+            return false;
+        }
+        $changes = [];
+        foreach ($resolved->without as $branch) {
+            $standing = $resolved->standing[$branch] ?? null;
+            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch]) {
+                return false;
+            }
+            [$a, $b] = [$this->network->from[$branch], $this->network->to[$branch]];
+            $stays = null !== $standing && $standing[0] === $a && $standing[1] === $b;
+            $changes[] = [$a, $b, $this->network->admittance($branch)->modulus(), $stays ? $standing[2]->modulus() : 0.0];
+        }
+        foreach ($resolved->with as [$a, $b, $y, $j]) {
+            if (0.0 !== $j->re || 0.0 !== $j->im) {
+                return false;
+            }
+            if ([] === array_filter($resolved->standing, fn (array $standing, int $branch): bool => $standing[0] === $a && $standing[1] === $b && $a === $this->network->from[$branch] && $b === $this->network->to[$branch], \ARRAY_FILTER_USE_BOTH)) {
+                $changes[] = [$a, $b, 0.0, $y->modulus()];
+            }
+        }
+
+        return $this->screen->leavesAlone($changes);
     }
 
     /** The reading in closed form where the change is one of admittance between two nodes, and enough digits are left. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
+use YellowProbe\Network\Complex;
 use YellowProbe\Network\NumericalError;
 use YellowProbe\Network\PortNetwork;
 
@@ -20,14 +21,22 @@ final class Thresholds
     /** @param list<array{int, int, float, float}> $thresholds nodes, volts, siemens beyond them */
     public static function settled(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds): PortNetwork
     {
+        return self::with($ports, self::conducting($ports, $lead, $tester, $thresholds));
+    }
+
+    /**
+     * What conducts in the end, each as the branch that it then is.
+     *
+     * @param list<array{int, int, float, float}> $thresholds
+     *
+     * @return list<array{int, int, Complex, Complex}> nodes, admittance and the Norton current of the source in it
+     */
+    public static function conducting(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds): array
+    {
         $conducting = [];
         for ($pass = 0; $pass < self::PASSES; ++$pass) {
-            $tried = clone $ports;
-            foreach ($conducting as $at => $sign) {
-                [$a, $b, $volts, $siemens] = $thresholds[$at];
-                $tried->join($a, $b, $siemens);
-                $tried->drive($a, $b, -$sign * $volts * $siemens);
-            }
+            $branches = self::branches($thresholds, $conducting);
+            $tried = self::with($ports, $branches);
             [$y, $j] = $tried->norton($lead);
             $on = $tester->voltsOn($y->re, $j->re);
             $driven = clone $tried;
@@ -45,11 +54,40 @@ final class Thresholds
                 }
             }
             if (null === $wrong) {
-                return $tried;
+                return $branches;
             }
             $conducting[$wrong[0]] = $wrong[1];
             $conducting = array_filter($conducting);
         }
         throw new NumericalError('Parts that conduct by voltage come to no rest: the reading would be unstable.');
+    }
+
+    /**
+     * @param list<array{int, int, float, float}> $thresholds
+     * @param array<int, int>                     $conducting which of them, and which way
+     *
+     * @return list<array{int, int, Complex, Complex}>
+     */
+    private static function branches(array $thresholds, array $conducting): array
+    {
+        $branches = [];
+        foreach ($conducting as $at => $sign) {
+            [$a, $b, $volts, $siemens] = $thresholds[$at];
+            $branches[] = [$a, $b, new Complex($siemens), new Complex(-$sign * $volts * $siemens)];
+        }
+
+        return $branches;
+    }
+
+    /** @param list<array{int, int, Complex, Complex}> $branches */
+    private static function with(PortNetwork $ports, array $branches): PortNetwork
+    {
+        $with = clone $ports;
+        foreach ($branches as [$a, $b, $y, $j]) {
+            $with->join($a, $b, $y->re);
+            $with->drive($a, $b, $j->re);
+        }
+
+        return $with;
     }
 }
