@@ -54,6 +54,40 @@ final class CommandTest extends KernelTestCase
         }
     }
 
+    public function testAReadingCanHaveAnEpisodeAndWhatItWasForcedWith(): void
+    {
+        $job = tempnam(sys_get_temp_dir(), 'job');
+        self::assertIsString($job);
+        $chance = function (array $readings) use ($job): float {
+            file_put_contents($job, json_encode(['house' => realpath(self::HOUSE), 'symptoms' => ['residual-trip'], 'readings' => $readings], \JSON_THROW_ON_ERROR));
+            $tester = $this->command('rank');
+            $tester->execute(['job' => $job, '--json' => true]);
+            /** @var list<array{hypothesis: string, probability: float}> $ranking */
+            $ranking = json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+            foreach ($ranking as $suspect) {
+                if ('sound' === $suspect['hypothesis']) {
+                    return $suspect['probability'];
+                }
+            }
+
+            return 0.0;
+        };
+        $dry = ['test' => 'insulation-joined:ring-low', 'raw' => '> 999'];
+        self::assertGreaterThan($chance([$dry]), $chance([$dry + ['conditions' => ['rain', 'heat', 'vibration', 'load', 'time-of-day']]]), 'sound although everything was tried');
+        $this->expectExceptionMessage('"shouting" is none of rain');
+        $chance([$dry + ['conditions' => ['shouting']]]);
+    }
+
+    public function testThePlannerIsMeasuredAgainstTheBestTree(): void
+    {
+        $tester = $this->command('evaluate:trees');
+        $tester->execute(['--puzzles' => '1', '--seed' => '3']);
+        self::assertSame(1, preg_match('/the best tree ([0-9.]+); the planner ([0-9.]+) times that, ([0-9.]+) at worst/', $tester->getDisplay(), $found));
+        self::assertGreaterThan(1.0, (float) $found[1]);
+        self::assertGreaterThanOrEqual(1.0, (float) $found[2]);
+        self::assertLessThan(1.3, (float) $found[3]);
+    }
+
     public function testNext(): void
     {
         $job = tempnam(sys_get_temp_dir(), 'job');

@@ -165,7 +165,7 @@ const FORCING = [
 function Forced({ forced, onChange }: { forced: string[]; onChange: (forced: string[]) => void }) {
     return (
         <details className="text-sm">
-            <summary className="min-h-11 cursor-pointer py-3">{forced.length === 0 ? 'Brought out by nothing' : `Read ${FORCING.filter(([slug]) => forced.includes(slug)).map(([, words]) => words).join(', ')}`}</summary>
+            <summary className="min-h-11 cursor-pointer py-3">{forced.length === 0 ? 'Read as it is, nothing forced' : `Forced: ${FORCING.filter(([slug]) => forced.includes(slug)).map(([, words]) => words).join(', ')}`}</summary>
             <fieldset className="grid grid-cols-2 gap-x-3">
                 <legend className="text-soft">For a fault that comes and goes: what was done while this was read. It stays ticked for the next reading.</legend>
                 {FORCING.map(([slug, words]) => (

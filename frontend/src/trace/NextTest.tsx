@@ -26,7 +26,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
         <>
             {advice}
             <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
-                <p className="text-sm text-soft">Next, about {Math.round(best.minutes)} min, worth {best.bits.toFixed(2)} bit</p>
+                <p className="text-sm text-soft">Next, {minutes(best.minutes)}, worth {best.bits.toFixed(2)} bit</p>
                 <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
                 {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
                 {best.losing.length > 0 && <p className="mt-1 text-sm font-bold">▲ Loses its power: {best.losing.join(', ')}. Ask and arrange before you switch.</p>}
@@ -49,7 +49,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                                 <li key={test.id} className="py-2">
                                     <p className="font-bold">{test.words}</p>
                                     <p className="text-sm text-soft">
-                                        About {Math.round(test.minutes)} min, {test.bits.toFixed(2)} bit
+                                        {minutes(test.minutes)}, {test.bits.toFixed(2)} bit
                                     </p>
                                     {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
                                     {test.losing.length > 0 && <p className="text-sm">▲ Loses its power: {test.losing.join(', ')}.</p>}
@@ -63,6 +63,11 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
             </section>
         </>
     );
+}
+
+/** Its whole price, as a person says it. */
+export function minutes(price: number): string {
+    return price < 1 ? 'under a minute' : `about ${Math.round(price)} min`;
 }
 
 export function Outcomes({ outcomes }: { outcomes: Schemas['OutcomeView'][] }) {
