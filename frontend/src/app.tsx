@@ -11,6 +11,7 @@ import { Button, Refused, Waiting } from './ui/parts';
 import { Logo } from './ui/Logo';
 
 const CallPage = lazy(() => import('./call/CallPage'));
+const SumsPage = lazy(() => import('./sums/SumsPage'));
 
 export function App() {
     const me = useMe();
@@ -32,11 +33,13 @@ export function App() {
     return (
         <>
             <Bar name={me.data.name} firm={me.data.firm} />
-            <Suspense fallback={<div className="p-6"><Waiting what="Fetching the call" /></div>}>
+            <Suspense fallback={<div className="p-6"><Waiting what="Fetching the page" /></div>}>
                 <Routes>
                     <Route path="/" element={<CallList />} />
                     <Route path="/calls/:id" element={<Navigate to="hear" replace />} />
                     <Route path="/calls/:id/:stage" element={<CallPage />} />
+                    <Route path="/sums" element={<SumsPage />} />
+                    <Route path="/sums/:slug" element={<SumsPage />} />
                     <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
                 </Routes>
             </Suspense>
@@ -62,6 +65,9 @@ function Bar({ name, firm }: { name: string; firm: string }) {
             </Link>
             <Unsent />
             <div className="grow" />
+            <Link to="/sums" className="inline-flex min-h-11 items-center px-2 underline underline-offset-4">
+                Sums
+            </Link>
             <Menu>
                 <MenuButton className="min-h-11 px-2">{name} ▾</MenuButton>
                 <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">

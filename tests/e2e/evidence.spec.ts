@@ -45,6 +45,15 @@ test.describe('evidence stays', () => {
         await page.getByRole('button', { name: 'Withdraw it' }).click();
         await expect(readings.getByText('Withdrawn: Probe on paint.')).toBeVisible();
 
+        await page.getByText('Read as it is, nothing forced').click();
+        await page.getByLabel('tapped, wiggled').check();
+        await read(page, 'Fridge', ['L', 'E'], '0.36');
+        await readings.getByRole('button', { name: 'What to do with the reading 0.36', exact: true }).click();
+        await page.getByRole('menuitem', { name: 'Doubt it: let it count for less' }).click();
+        await page.getByLabel('Reason').fill('The lead slipped.');
+        await page.getByRole('button', { name: 'Let it count for less' }).click();
+        await expect(readings.getByText('Doubted: The lead slipped.')).toBeVisible();
+
         await page.getByLabel('The point is not on the map').check();
         await page.getByLabel('Where, in words').fill('socket in the bay, behind the desk');
         await page.getByLabel('What it shows').fill('0.33');

@@ -38,7 +38,6 @@ export function useRanking(id: string, enabled: boolean) {
     return useQuery({ queryKey: ['call', id, 'ranking'], queryFn: () => got(api.GET('/api/calls/{id}/ranking', byId(id))), enabled, placeholderData: (old) => old });
 }
 
-/** @param without slugs of the testers that are not to hand, with commas between */
 /** How this person works: the testers that are not to hand, what they may do, and which of two ways they take. */
 export interface Practice {
     without: string;
@@ -86,4 +85,13 @@ export function useObserve(callId: string) {
 
 export function usePending() {
     return useSyncExternalStore(outbox.onChange, outbox.pending);
+}
+
+export function useSums() {
+    return useQuery({ queryKey: ['sums'], queryFn: () => got(api.GET('/api/sums')), staleTime: Infinity });
+}
+
+/** What comes out of a sum; the last answer stays in sight while the next is worked out. */
+export function useSum(slug: string, given: Record<string, string>) {
+    return useQuery({ queryKey: ['sum', slug, given], queryFn: () => got(api.POST('/api/sums/{slug}', { params: { path: { slug } }, body: { given } })), retry: false, staleTime: Infinity, placeholderData: (old, query) => (query?.queryKey[1] === slug ? old : undefined) });
 }

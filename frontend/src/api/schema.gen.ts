@@ -244,6 +244,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -310,6 +342,19 @@ export interface components {
             id: string;
             raw: string;
             reason: string;
+        };
+        /** @description One line that comes out of a sum. */
+        FigureView: {
+            words: string;
+            /** @description With its unit, to three digits. */
+            text: string;
+            /**
+             * Format: float
+             * @description Null for a line that is no number, or has no limit.
+             */
+            value: number | null;
+            /** @description Whether it is something to stop at. */
+            warns: boolean;
         };
         /** @description Something odd in a house, with its place in the document. */
         FindingView: {
@@ -596,6 +641,27 @@ export interface components {
             loads: string[];
             /** @description Whether the cable before it is assumed rather than known. */
             assumed: boolean;
+        };
+        /** @description Something a sum wants to know. */
+        SumInputView: {
+            key: string;
+            words: string;
+            /** @enum {string} */
+            kind: "number" | "numbers" | "choice" | "date";
+            unit: string;
+            /** @description What is taken when nothing is given. */
+            usual: string;
+            choices: components["schemas"]["PickView"][];
+        };
+        /** @description A sum of the trade: what it wants and where it comes from. */
+        SumView: {
+            slug: string;
+            words: string;
+            formula: string;
+            source: string;
+            /** @description What the result does not say; may be empty. */
+            caution: string;
+            inputs: components["schemas"]["SumInputView"][];
         };
         /** @description A cause, or places of one cause that cannot be told apart. */
         SuspectView: {
@@ -1119,6 +1185,59 @@ export interface operations {
                 };
             };
             401: components["responses"]["Problem"];
+        };
+    };
+    sums: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Sums that can be done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SumView"][];
+                };
+            };
+        };
+    };
+    sum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description As typed, by the key of the input; what is left out is the usual. */
+                    given: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The answer first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FigureView"][];
+                };
+            };
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
         };
     };
 }
