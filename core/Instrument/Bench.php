@@ -19,10 +19,8 @@ use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
 use YellowProbe\Network\Elimination;
-use YellowProbe\Network\Influence;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\PortNetwork;
-use YellowProbe\Network\Screen;
 
 /**
  * One tester on one house in one state: eliminated once, then read for the sound house and for any number of faults.
@@ -43,16 +41,10 @@ final class Bench
     /** @var list<array{int, int, float, float}> what may conduct at the tester's volts */
     private readonly array $thresholds;
 
-    /** How changes move what is read, once {@see prepare()} was worth it. */
-    private ?Influence $influence = null;
-
-    /** What the leads cannot notice, likewise. */
-    private ?Screen $screen = null;
-
+    /** What is read without working it out, once {@see prepare()} was worth it. */
+    private ?ClosedForm $closedForm = null;
+    private ?LeadScreen $screen = null;
     private ?Shown $sound = null;
-
-    /** @var list<array{int, bool}> embraced branches that the state has, and whether each counts backward; one between two embraced cores stands twice */
-    private array $embraced = [];
 
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
     private array $ports = [];
@@ -82,21 +74,11 @@ final class Bench
      */
     public function prepare(): void
     {
-        $this->sound();
-        $this->screen = $this->screened();
-        $weights = $this->weights();
-        if (null !== $weights) {
-            $this->influence = Influence::on($this->elimination, $weights);
-            foreach ($weights as $weight) {
-                foreach (array_keys($weight) as $node) {
-                    if (!$this->influence->reaches($node)) {
-                        $this->influence = null;
-
-                        return;
-                    }
-                }
-            }
-        }
+        $this->sound = $this->read();
+        // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
+        $conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
+        $this->closedForm = ClosedForm::on($this->network, $this->elimination, $this->instrument, $this->connection, $this->leads, $this->supply, [] === $this->thresholds);
+        $this->screen = LeadScreen::on($this->network, [] === $conducting ? $this->elimination : Elimination::of($this->network->changed([], $conducting), $this->elimination->datum), $this->instrument, $this->leads);
     }
 
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
@@ -104,7 +86,7 @@ final class Bench
     {
         $fault ??= new Change();
         $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
-        $quick = $this->quick($resolved) ?? ($this->isUnnoticed($resolved) ? $this->sound() : null);
+        $quick = $this->closedForm?->read($resolved) ?? (true === $this->screen?->leavesAlone($resolved) ? $this->sound : null);
         if (null !== $quick) {
             return $quick;
         }
@@ -128,151 +110,6 @@ final class Bench
         }
 
         return $this->instrument->apply($ports, $this->leads, $this->supply);
-    }
-
-    /** @return list<array<int, Complex>>|null by sum: node => weight; null where the tester needs more than sums */
-    private function weights(): ?array
-    {
-        if ([] === $this->connection->terminals) {
-            if ($this->instrument instanceof HeatInstrument || $this->instrument instanceof EarthClamps || $this->instrument instanceof DeviceWatch) {
-                return null;
-            }
-            $weights = [];
-            $this->embraced = [];
-            foreach ($this->connection->around as $signed) {
-                $branch = $this->network->branch(substr($signed, 1));
-                if (null !== $branch) {
-                    $this->embraced[] = [$branch, '-' === $signed[0]];
-                    $y = $this->network->admittance($branch);
-                    $weights[] = array_diff_key([$this->network->from[$branch] => $y, $this->network->to[$branch] => Complex::zero()->minus($y)], [$this->elimination->datum => true]);
-                }
-            }
-
-            return $weights;
-        }
-        $alone = \count(array_unique($this->leads)) === \count($this->leads) && [] === $this->thresholds;
-        // Lamps, a transmitter and a loop of two cores join leads among each other; a residual tester needs its device.
-        $joins = $this->instrument instanceof PlugInTester || $this->instrument instanceof LeakLocator || $this->instrument instanceof Tracer || $this->instrument instanceof ResidualTester;
-
-        return $alone && !$joins ? [[$this->leads[0] => new Complex(1.0)]] : null;
-    }
-
-    /** What the house as surveyed shows. */
-    private function sound(): Shown
-    {
-        return $this->sound ??= $this->read();
-    }
-
-    /**
-     * What the leads cannot notice: of testers that read no more than what is between their leads.
-     */
-    private function screened(): ?Screen
-    {
-        $nodes = array_values(array_unique(\array_slice($this->leads, 0, -1)));
-        if ([] === $nodes || \in_array($this->elimination->datum, $nodes, true) || (!$this->instrument instanceof DirectOhmmeter && !$this->instrument instanceof PlugInTester)) {
-            return null;
-        }
-        // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
-        $conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
-
-        return Screen::on([] === $conducting ? $this->elimination : Elimination::of($this->network->changed([], $conducting), $this->elimination->datum), $nodes);
-    }
-
-    private function isUnnoticed(ResolvedChange $resolved): bool
-    {
-        if (null === $this->screen || ([] === $resolved->with && [] === $resolved->without)) {
-            return false;
-        }
-        $changes = [];
-        foreach ($resolved->without as $branch) {
-            $standing = $resolved->standing[$branch] ?? null;
-            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch]) {
-                return false;
-            }
-            [$a, $b] = [$this->network->from[$branch], $this->network->to[$branch]];
-            $stays = null !== $standing && $standing[0] === $a && $standing[1] === $b;
-            $changes[] = [$a, $b, $this->network->admittance($branch)->modulus(), $stays ? $standing[2]->modulus() : 0.0];
-        }
-        foreach ($resolved->with as [$a, $b, $y, $j]) {
-            if (0.0 !== $j->re || 0.0 !== $j->im) {
-                return false;
-            }
-            if ([] === array_filter($resolved->standing, fn (array $standing, int $branch): bool => $standing[0] === $a && $standing[1] === $b && $a === $this->network->from[$branch] && $b === $this->network->to[$branch], \ARRAY_FILTER_USE_BOTH)) {
-                $changes[] = [$a, $b, 0.0, $y->modulus()];
-            }
-        }
-
-        return $this->screen->leavesAlone($changes);
-    }
-
-    /** The reading in closed form where the change is one of admittance between two nodes, and enough digits are left. */
-    private function quick(ResolvedChange $resolved): ?Shown
-    {
-        $influence = $this->influence;
-        if (null === $influence || \count($resolved->with) > 1 || \count($resolved->without) > 1) {
-            return null;
-        }
-        $branch = $resolved->without[0] ?? null;
-        $new = $resolved->with[0] ?? null;
-        $a = $b = $this->elimination->datum;
-        $re = $im = 0.0;
-        if (null !== $branch) {
-            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch] || \in_array($branch, array_column($this->embraced, 0), true)) {
-                return null;
-            }
-            [$a, $b, $re, $im] = [$this->network->from[$branch], $this->network->to[$branch], -$this->network->yRe[$branch], -$this->network->yIm[$branch]];
-        }
-        if (null !== $new) {
-            if (0.0 !== $new[3]->re || 0.0 !== $new[3]->im || (null !== $branch && ($new[0] !== $a || $new[1] !== $b))) {
-                return null;
-            }
-            [$a, $b, $re, $im] = [$new[0], $new[1], $re + $new[2]->re, $im + $new[2]->im];
-        }
-        $moved = $a === $b ? array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]) : $influence->moved($a, $b, $re, $im);
-
-        return null === $moved ? null : ([] === $this->connection->terminals ? $this->clamped($influence, $moved) : $this->led($influence, $moved));
-    }
-
-    /** @param list<array{Complex, Complex}> $moved */
-    private function led(Influence $influence, array $moved): ?Shown
-    {
-        $sound = $influence->response(0, $this->leads[0]);
-        $ohms = $sound->plus($moved[0][1]);
-        if ($ohms->modulus() < 1e-7 * $sound->modulus()) {
-            return null;
-        }
-        $y = (new Complex(1.0))->over($ohms);
-        $j = $influence->sum(0)->plus($moved[0][0])->times($y);
-        $ports = new PortNetwork($this->elimination->datum, [$this->leads[0]]);
-        $ports->join($this->leads[0], $this->elimination->datum, $y->re, $y->im);
-        $ports->inject($this->leads[0], $j->re, $j->im);
-
-        return $this->instrument->apply($ports, $this->leads, $this->supply);
-    }
-
-    /** @param list<array{Complex, Complex}> $moved */
-    private function clamped(Influence $influence, array $moved): Shown
-    {
-        $currents = [];
-        foreach ($this->embraced as $at => [$branch, $backward]) {
-            $currents[] = [$influence->sum($at)->plus($moved[$at][0])->plus($this->network->driven($branch)), $backward];
-        }
-
-        return $this->summed($currents);
-    }
-
-    /** @param list<array{Complex, bool}> $currents of the embraced conductors, and whether each counts backward */
-    private function summed(array $currents): Shown
-    {
-        $sum = Complex::zero();
-        $largest = 0.0;
-        foreach ($currents as [$current, $backward]) {
-            $sum = $backward ? $sum->minus($current) : $sum->plus($current);
-            $largest = max($largest, $current->modulus());
-        }
-        $amperes = $sum->modulus();
-
-        return $amperes > $this->instrument->scale()->top() ? Shown::over($amperes) : Shown::value($amperes, $largest);
     }
 
     /** @return list<int> */
@@ -388,7 +225,7 @@ final class Bench
         return match (true) {
             $this->instrument instanceof HeatInstrument => Shown::levels([max(0.0, $watts)]),
             $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault),
-            default => $this->summed($currents),
+            default => JawSum::shown($this->instrument, $currents),
         };
     }
 
@@ -405,7 +242,7 @@ final class Bench
         }
         $level = 0.0;
         if (Protection::isResidual($device)) {
-            $level = $this->summed($currents)->value / (ResidualLaw::of($device)->tripAmperes * $this->factors->times('device') * $fault->behaviour($device->id)->threshold);
+            $level = JawSum::shown($this->instrument, $currents)->value / (ResidualLaw::of($device)->tripAmperes * $this->factors->times('device') * $fault->behaviour($device->id)->threshold);
         }
         if (\in_array($device->kind, ['breaker', 'two-pole-breaker', 'rcbo'], true)) {
             $level = max($level, ...array_map(static fn (array $current): float => $current[0]->modulus() / BreakerLaw::of($device)->holdsAmperes(), $currents));
