@@ -21,7 +21,8 @@ final class Pairs
 
     private const TAIL = 0.01;
     private const LEADING = 12;
-    private const MOST = 24;
+    private const MOST = 40;
+    private const EXACT = 8;
 
     /** A partner has to be worth that much to what the leader leaves: less, and one fault is as good. */
     private const LEAST_NATS = 1.5;
@@ -37,7 +38,14 @@ final class Pairs
         $singles = Ranker::rank($hypotheses, $evidence);
         $pairs = self::grown($singles);
 
-        return [] === $pairs ? $singles : Ranker::rank([...$hypotheses, ...$pairs], self::among($house, $pairs, $evidence));
+        if ([] === $pairs) {
+            return $singles;
+        }
+        // Each fault by itself says which pairs are worth working out: one may hide the other.
+        $rough = array_filter(Ranker::rank([...$hypotheses, ...$pairs], $evidence)->standings, static fn (Standing $standing): bool => [] !== $standing->hypothesis->both);
+        $best = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, \array_slice(array_values($rough), 0, self::EXACT));
+
+        return Ranker::rank([...$hypotheses, ...$best], self::among($house, $best, $evidence));
     }
 
     /** @return list<Hypothesis> */

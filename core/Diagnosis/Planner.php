@@ -142,7 +142,13 @@ final class Planner
      */
     private static function compared(array $standings): array
     {
-        return [Hypothesis::sound(1.0), ...array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $standings)];
+        $compared = [Hypothesis::sound(1.0)];
+        foreach ($standings as $standing) {
+            // Of a pair both faults by themselves: enough to weigh tests.
+            array_push($compared, ...([] === $standing->hypothesis->both ? [$standing->hypothesis] : array_map(static fn (Hypothesis $half): Hypothesis => $half->narrowed([]), $standing->hypothesis->both)));
+        }
+
+        return $compared;
     }
 
     /**

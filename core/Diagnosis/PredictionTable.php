@@ -24,7 +24,40 @@ final readonly class PredictionTable
     /** @return list<Row> by severity, while the cause is there */
     public function there(Hypothesis $hypothesis): array
     {
-        return $this->rows[$hypothesis->stem];
+        return $this->rows[$hypothesis->stem] ?? ([] === $hypothesis->both ? throw new \LogicException("$hypothesis->id was not worked out for this test.") : $this->superposed(...$hypothesis->both));
+    }
+
+    /**
+     * A pair that was not worked out for this test: where only one of its faults is noticed it shows what that one does, and
+     * where both are, the one that moves the reading farther. That one fault hides another is not in it.
+     *
+     * @return list<Row>
+     */
+    private function superposed(Hypothesis $one, Hypothesis $other): array
+    {
+        $sound = $this->sound();
+        $rows = [];
+        foreach ($this->narrowed($one) as $first) {
+            foreach ($this->narrowed($other) as $second) {
+                $rows[] = match (true) {
+                    $first === $sound => $second,
+                    $second === $sound => $first,
+                    $first->shown->kind !== $sound->shown->kind => $first,
+                    $second->shown->kind !== $sound->shown->kind => $second,
+                    default => abs($first->z - $sound->z) >= abs($second->z - $sound->z) ? $first : $second,
+                };
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<Row> of the severities that count */
+    private function narrowed(Hypothesis $hypothesis): array
+    {
+        $rows = $this->there($hypothesis);
+
+        return [] === $hypothesis->severities ? $rows : array_map(static fn (int $at): Row => $rows[$at], $hypothesis->severities);
     }
 
     /** These rows and those of other causes. */

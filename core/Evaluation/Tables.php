@@ -21,12 +21,8 @@ final class Tables
     {
     }
 
-    /** @param list<Hypothesis> $hypotheses to be looked up; pairs are none of the house's own causes and worked out when they are asked for */
-    public function of(TestPlan $plan, array $hypotheses = []): PredictionTable
+    public function of(TestPlan $plan): PredictionTable
     {
-        $own = $this->known[$plan->id] ??= Predictor::table($this->house, $plan->measurement, $this->hypotheses);
-        $pairs = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => [] !== $hypothesis->both));
-
-        return [] === $pairs ? $own : $own->with(Predictor::sketch($this->house, $plan->measurement, [Hypothesis::sound(1.0), ...$pairs]));
+        return $this->known[$plan->id] ??= Predictor::table($this->house, $plan->measurement, $this->hypotheses);
     }
 }

@@ -44,7 +44,7 @@ final class Visit
 
     public function run(Truth $truth, Dice $dice): Outcome
     {
-        $planner = new Planner($this->house, $this->tables->of(...));
+        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
         $state = State::resting($this->house);
         $opened = Opened::none();
         $evidence = $steps = [];
