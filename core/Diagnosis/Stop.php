@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-/** When to stop testing: the expected loss of acting now against the cheapest test that would tell something. */
+/** When to stop testing, and what to do then: the expected loss of acting now against what a test would take away from it. */
 final readonly class Stop
 {
     private const EVEN = 0.5;
