@@ -41,6 +41,8 @@ final readonly class Score
         $leading = array_keys($sums);
         $truth = $outcome->truth->hypothesis;
         $group = null === $truth ? null : $groups->group($truth);
+        // Of two faults either is a right one to mend first; found is the pair only when both are named together.
+        $right = null === $truth ? [] : array_map($groups->group(...), array_unique([$truth, ...explode('&', $truth)]));
         $else = $last[Hypothesis::ELSE] ?? 0.0;
         $admitted = $else >= self::ADMITTED || StopAdvice::Repair !== $outcome->advice;
         arsort($last);
@@ -59,11 +61,11 @@ final readonly class Score
                 str_contains($truth, '&') => 'two faults',
                 default => explode('|', $truth)[0],
             },
-            null === $group ? $admitted : $leading[0] === $group,
+            null === $group ? $admitted : \in_array($leading[0], $right, true),
             null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true),
             $truth === array_key_first($last),
-            null === $truth ? $admitted : \in_array($truth, $outcome->lead, true),
-            $sums[$leading[0]] >= self::SURE && $leading[0] !== $group && $groups->group(Hypothesis::ELSE) !== $leading[0],
+            null === $truth ? $admitted : [] !== array_intersect([$truth, ...explode('&', $truth)], $outcome->lead),
+            $sums[$leading[0]] >= self::SURE && !\in_array($leading[0], $right, true) && $groups->group(Hypothesis::ELSE) !== $leading[0],
             $outcome->tests,
             $outcome->minutes,
             $else,

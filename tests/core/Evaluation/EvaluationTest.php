@@ -162,6 +162,13 @@ final class EvaluationTest extends TestCase
         self::assertTrue($unknown->top, 'something else was admitted');
         self::assertFalse(Score::of(new Outcome($truth(null), [$right], 4, 12.0, StopAdvice::Repair, []), self::$groups)->top);
         self::assertSame(['line-neutral-reversed', 'outside'], [$score->kind, $unknown->kind]);
+        // Of two faults either may be named first; only both together are the pair.
+        $pair = 'line-neutral-reversed|bench&open-line|bench-1/L@1';
+        $half = Score::of(new Outcome($truth($pair), [$right], 4, 12.0, StopAdvice::Repair, ['open-line|bench-1/L@1']), self::$groups);
+        self::assertTrue($half->top && $half->inLead && !$half->sureAndWrong && !$half->topThree && !$half->exact);
+        $both = Score::of(new Outcome($truth($pair), [[$pair => 0.9, 'open-line|bench-1/L@1' => 0.1] + $base], 4, 12.0, StopAdvice::Repair, [$pair]), self::$groups);
+        self::assertTrue($both->top && $both->topThree && $both->exact && $both->inLead && 'two faults' === $both->kind);
+        self::assertTrue(Score::of(new Outcome($truth($pair), [['no-cpc|shed-feed' => 0.95] + $base], 4, 12.0, StopAdvice::Repair, []), self::$groups)->sureAndWrong);
     }
 
     public function testMeansIntervalsAndCalibration(): void
