@@ -10,7 +10,7 @@ export async function login(page: Page): Promise<void> {
 
 export async function pick(page: Page, label: string, option: string | RegExp): Promise<void> {
     await page.getByRole('button', { name: label }).click();
-    await page.getByRole('option', { name: option }).click();
+    await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click();
 }
 
 /** The probability in front of a named cause, in percent; 0 when it is not in the list. */
