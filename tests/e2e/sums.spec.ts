@@ -16,7 +16,7 @@ test('a sum without a call: a decimal comma is taken, two readings are asked, th
     await page.getByLabel('R1+R2 at 20 °C').fill('0.9');
     await expect(answer.getByRole('alert')).toHaveCount(0);
 
-    await pick(page, 'Use this in a call', /4 Wicket Lane/);
+    await pick(page, 'Use this in a call', /Mrs Adeyemi-Hartley/);
     await page.getByRole('button', { name: 'Put it into the call' }).click();
     await expect(page.getByRole('button', { name: 'It stands in the call' })).toBeDisabled();
     await page.goto('/');

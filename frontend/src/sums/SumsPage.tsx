@@ -114,7 +114,7 @@ function IntoCall({ text }: { text: string }) {
     }
     return (
         <div className="space-y-2">
-            <Pick label="Use this in a call" value={call?.id ?? ''} onChange={setCallId} empty="Choose the call" options={open.map((each) => ({ slug: each.id, words: each.address }))} />
+            <Pick label="Use this in a call" value={call?.id ?? ''} onChange={setCallId} empty="Choose the call" options={open.map((each) => ({ slug: each.id, words: `${each.customer}, ${each.address}` }))} />
             <Button disabled={!call || observe.isPending || put === callId + text} onClick={() => observe.mutate({ kind: 'seen', payload: { text } }, { onSuccess: () => setPut(callId + text) })}>
                 {observe.isPending ? 'Storing …' : put === callId + text ? 'It stands in the call' : 'Put it into the call'}
             </Button>
