@@ -15,7 +15,7 @@ export default function SumsPage() {
     return (
         <main className="mx-auto grid max-w-5xl gap-6 px-4 py-6 md:grid-cols-[17rem_1fr]">
             <nav aria-label="Sums" className="max-md:hidden">
-                <h1 className="border-b border-ink pb-1 font-bold">Sums</h1>
+                <p className="border-b border-ink pb-1 font-bold">Sums</p>
                 <ul className="divide-y divide-line">
                     {sums.data?.map((each) => (
                         <li key={each.slug}>
@@ -45,7 +45,7 @@ function OneSum({ sum }: { sum: Schemas['SumView'] }) {
     const worked = useSum(sum.slug, asked);
     return (
         <section aria-label={sum.words} className="space-y-4">
-            <h2 className="text-2xl font-bold">{sum.words}</h2>
+            <h1 className="text-2xl font-bold">{sum.words}</h1>
             <p className="border-l-4 border-line pl-3 font-mono break-words">{sum.formula}</p>
             <div className="grid gap-6 lg:grid-cols-2">
                 <form className="space-y-3" onSubmit={(event) => event.preventDefault()}>
