@@ -41,15 +41,8 @@ final class Liveness
         foreach (self::liveNodes($network) as $name => $isLive) {
             $live[$name] = $isLive ? self::LIVE : self::EXPECTED_DEAD;
         }
-        $causes = 0;
-        foreach ($ranking->standings as $standing) {
+        foreach (self::causes($ranking) as $standing) {
             $hypothesis = $standing->hypothesis;
-            if (null === $hypothesis->kind) {
-                continue;
-            }
-            if ($standing->probability < self::WEIGHT || ++$causes > self::MOST_CAUSES) {
-                break;
-            }
             // A fault that is quiet just now can make things live the next moment.
             $changes = $hypothesis->changes($house);
             $change = $changes[$standing->likeliestSeverity()] ?? $changes[0] ?? null;
@@ -61,6 +54,27 @@ final class Liveness
         }
 
         return $live;
+    }
+
+    /**
+     * The likeliest form of each cause that has some weight, all its forms taken together: split in two it is as dangerous.
+     *
+     * @return list<Standing>
+     */
+    private static function causes(Ranking $ranking): array
+    {
+        $weights = $forms = [];
+        foreach ($ranking->standings as $standing) {
+            $stem = $standing->hypothesis->stem;
+            if (null !== $standing->hypothesis->kind) {
+                $weights[$stem] = ($weights[$stem] ?? 0.0) + $standing->probability;
+                $forms[$stem] ??= $standing;
+            }
+        }
+        arsort($weights);
+        $heavy = array_filter($weights, static fn (float $weight): bool => $weight >= self::WEIGHT);
+
+        return array_map(static fn (int|string $stem): Standing => $forms[$stem], \array_slice(array_keys($heavy), 0, self::MOST_CAUSES));
     }
 
     /** @return array<string, bool> */
