@@ -225,6 +225,27 @@ final class RankerTest extends TestCase
         self::assertSame(Liveness::MAY_BE_LIVE, $live['up-r1/N@1']);
     }
 
+    public function testTheFormsOfOneCauseAreCountedTogetherForWhatMayBeLive(): void
+    {
+        $house = self::$house;
+        $state = State::resting($house)->after(new StateChange('set', 'foot', '1'), new StateChange('set', 'head', '1'), new StateChange('set', 'way3', 'off'), new StateChange('lift', 'up-r1/N@1'));
+        $live = static function (float $each) use ($house, $state): string {
+            $standings = [];
+            foreach (self::space(['residual-trip']) as $hypothesis) {
+                if (\in_array($hypothesis->id, ['sound', 'borrowed-neutral|stair~up', 'borrowed-neutral|stair~up|at-times'], true)) {
+                    $standing = new Standing($hypothesis, 0.0, [], $hypothesis->intermittent ? [0.2, 0.8] : [1.0]);
+                    $standing->probability = 'sound' === $hypothesis->id ? 1.0 - 2.0 * $each : $each;
+                    $standings[] = $standing;
+                }
+            }
+            self::assertCount(3, $standings);
+
+            return Liveness::of($house, $state, new Ranking($standings, []))['u1.N'];
+        };
+        self::assertSame(Liveness::MAY_BE_LIVE, $live(0.006), 'six and six in a thousand are more than one in a hundred');
+        self::assertSame(Liveness::EXPECTED_DEAD, $live(0.004));
+    }
+
     public function testEveryKindOfFaultHasARateUnderEverySymptom(): void
     {
         $rates = Houses::rates();
