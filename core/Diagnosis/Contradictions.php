@@ -65,12 +65,12 @@ final class Contradictions
         $named = array_values(array_filter($without->standings, static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id));
         $lead = $named[0]->hypothesis;
         foreach (self::slips($piece->reading) as $words => $reading) {
-            if (self::fits($house, $piece->measurement, $reading, $lead)) {
+            if (self::fits($house, $piece->measurement, $reading, $lead, $piece->repaired)) {
                 return $words;
             }
         }
         foreach (self::alternatives($house, $piece->measurement) as [$words, $measurement]) {
-            if (self::fits($house, $measurement, $piece->reading, $lead)) {
+            if (self::fits($house, $measurement, $piece->reading, $lead, $piece->repaired)) {
                 return $words;
             }
         }
@@ -112,10 +112,11 @@ final class Contradictions
         return $found;
     }
 
-    private static function fits(House $house, Measurement $measurement, Reading $reading, Hypothesis $cause): bool
+    /** @param list<string> $repaired by then */
+    private static function fits(House $house, Measurement $measurement, Reading $reading, Hypothesis $cause, array $repaired): bool
     {
         try {
-            $rows = Predictor::table($house, $measurement, [Hypothesis::sound(1.0), $cause])->rows($cause);
+            $rows = Predictor::table($house, $measurement, [Hypothesis::sound(1.0), $cause, ...$cause->singles()])->after($repaired)->rows($cause);
         } catch (HouseError) {
             return false; // a lead on an end that this state has landed
         }

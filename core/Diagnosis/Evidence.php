@@ -14,17 +14,25 @@ final class Evidence
 
     public readonly Exposure $exposure;
 
+    /** @var list<string> before it was read, in the order of the names */
+    public readonly array $repaired;
+
     private ?PredictionTable $fetched = null;
 
-    /** @param \Closure(): PredictionTable $table */
-    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure(), public readonly float $blunder = Likelihood::BLUNDER)
+    /**
+     * @param \Closure(): PredictionTable $table
+     * @param list<string>                $repaired
+     */
+    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure(), public readonly float $blunder = Likelihood::BLUNDER, array $repaired = [])
     {
+        sort($repaired);
+        $this->repaired = $repaired;
         $this->display = new Display($measurement->instrument);
         $this->exposure = $exposure->in($measurement->state);
     }
 
     public function table(): PredictionTable
     {
-        return $this->fetched ??= ($this->table)();
+        return $this->fetched ??= ($this->table)()->after($this->repaired);
     }
 }

@@ -36,25 +36,42 @@ final readonly class Exposure
         return \in_array(State::HEATER, $state->loads, true) ? new self($this->episode, [...$this->conditions, Condition::Load]) : $this;
     }
 
-    /** What readings have in common for which a fault is either there or not; the latest sorts last. */
+    /** All of it in a word, to compare by. */
     public function key(): string
     {
         return \sprintf('%06d %s', $this->episode, implode(' ', array_map(static fn (Condition $condition): string => $condition->value, $this->conditions)));
     }
 
     /**
-     * Probability that an intermittent fault is there under these conditions.
+     * What readings have in common for which a fault is either there or not; the latest sorts last. Conditions that do not
+     * bring this fault out make no difference to it.
      *
      * @param list<Condition> $brings what brings this fault out
      */
+    public function flag(array $brings): string
+    {
+        return \sprintf('%06d %d', $this->episode, (int) $this->isForced($brings));
+    }
+
+    /**
+     * Probability that an intermittent fault is there under these conditions.
+     *
+     * @param list<Condition> $brings
+     */
     public function presence(array $brings): float
+    {
+        return $this->isForced($brings) ? self::FORCED : self::UNKNOWN;
+    }
+
+    /** @param list<Condition> $brings */
+    private function isForced(array $brings): bool
     {
         foreach ($brings as $condition) {
             if (\in_array($condition, $this->conditions, true)) {
-                return self::FORCED;
+                return true;
             }
         }
 
-        return self::UNKNOWN;
+        return false;
     }
 }

@@ -34,13 +34,14 @@ final readonly class Hypothesis
      * @param string                   $stem of several forms of one fault; what they show while they are there is the same
      * @param array{self, self}|array{} $both       the two faults of a pair
      * @param list<int>                 $severities of its kind that count; all when empty
+     * @param bool                      $isRepaired it was the cause, perhaps, and is no longer there
      */
-    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [])
+    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false)
     {
         $repairs = array_values(array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND]));
         $this->repair = match (true) {
             [] !== $both => [] === $repairs ? self::SOUND : implode('&', $repairs),
-            FaultNature::Survey === $kind?->nature() => self::SOUND,
+            $isRepaired || FaultNature::Survey === $kind?->nature() => self::SOUND,
             default => $stem,
         };
     }
@@ -74,14 +75,41 @@ final readonly class Hypothesis
     public static function pair(self $one, self $other, float $prior): self
     {
         [$one, $other] = $one->id < $other->id ? [$one, $other] : [$other, $one];
-        $site = new FaultSite(
+        $left = array_values(array_filter([$one, $other], static fn (self $half): bool => !$half->isRepaired));
+        $site = 1 === \count($left) ? $left[0]->site : new FaultSite(
             $one->site?->id.'&'.$other->site?->id,
             [],
             array_values(array_unique([...$one->site->places ?? [], ...$other->site->places ?? []])),
             $one->site?->words.', and '.lcfirst($other->words()),
         );
 
-        return new self("$one->id&$other->id", "$one->id&$other->id", $one->kind, $site, $prior, false, [$one, $other]);
+        return new self("$one->id&$other->id", "$one->id&$other->id", $left[0]->kind ?? $one->kind, $site, $prior, false, [$one, $other]);
+    }
+
+    /**
+     * The repairs that a cause of this id asks for, one for each of its faults.
+     *
+     * @return list<string>
+     */
+    public static function repairsOf(string $id): array
+    {
+        return array_map(static fn (string $one): string => str_ends_with($one, self::AT_TIMES) ? substr($one, 0, -\strlen(self::AT_TIMES)) : $one, explode('&', $id));
+    }
+
+    /**
+     * The same cause after some repairs: what it was before is still what the earlier readings are held against.
+     *
+     * @param list<string> $repaired
+     */
+    public function after(array $repaired): self
+    {
+        if ([] === $repaired) {
+            return $this;
+        }
+
+        return [] === $this->both
+            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true))
+            : self::pair($this->both[0]->after($repaired), $this->both[1]->after($repaired), $this->prior);
     }
 
     /**
@@ -91,14 +119,20 @@ final readonly class Hypothesis
      */
     public function narrowed(array $severities): self
     {
-        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities);
+        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired);
+    }
+
+    /** Whether all that it asks for has been repaired. */
+    public function isMended(): bool
+    {
+        return self::SOUND === $this->repair && ($this->isRepaired || [] !== array_filter($this->both, static fn (self $one): bool => $one->isRepaired));
     }
 
     /** Causes of the same title are one suspect while nothing tells their places apart. */
     public function title(): string
     {
         if ([] === $this->both) {
-            return $this->kind?->words() ?? $this->words();
+            return null === $this->kind ? $this->words() : $this->kind->words().($this->isRepaired ? ', repaired' : '');
         }
         $faults = array_values(array_filter($this->both, static fn (self $one): bool => self::SOUND !== $one->repair));
 
@@ -110,7 +144,7 @@ final readonly class Hypothesis
         return match (true) {
             self::SOUND === $this->id => 'Nothing wrong now',
             self::ELSE === $this->id => 'Something not in the list',
-            default => $this->kind?->words().' '.$this->site?->words.($this->intermittent ? ', at times' : ''),
+            default => $this->kind?->words().' '.$this->site?->words.($this->intermittent ? ', at times' : '').($this->isRepaired ? ', repaired' : ''),
         };
     }
 
@@ -139,6 +173,12 @@ final readonly class Hypothesis
         }
 
         return $changes;
+    }
+
+    /** @return list<self> itself, or the two faults of a pair with all their severities */
+    public function singles(): array
+    {
+        return [] === $this->both ? [$this] : array_map(static fn (self $half): self => $half->narrowed([]), $this->both);
     }
 
     /** @return list<float> the severities that count, in Ω; 0 where the kind has none */

@@ -10,7 +10,7 @@ final readonly class LikelihoodResult
      * @param float              $log      log-probability of everything read
      * @param list<float>        $each     log-probability of each outcome, the factors at their most probable values
      * @param array<string, int> $factors  factor => place in the system
-     * @param array<int, float>  $triangle of the factors' information; empty for a cause that was only glanced at
+     * @param array<int, float>  $triangle of the factors' information; empty for a cause that was not fitted whole
      */
     public function __construct(public float $log, public array $each, private array $factors, private array $triangle)
     {

@@ -42,20 +42,20 @@ final class Pairs
             return $singles;
         }
         // Each fault by itself says which pairs are worth working out: one may hide the other.
-        $rough = array_filter(Ranker::rank([...$hypotheses, ...$pairs], $evidence)->standings, static fn (Standing $standing): bool => [] !== $standing->hypothesis->both);
-        $best = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, \array_slice(array_values($rough), 0, self::EXACT));
+        $rough = Ranker::rank([...$hypotheses, ...$pairs], $evidence);
 
-        return Ranker::rank([...$hypotheses, ...$best], self::among($house, $best, $evidence));
+        return Ranker::rank([...$hypotheses, ...$pairs], self::among($house, self::best($rough->standings), $evidence));
     }
 
     /** @return list<Hypothesis> */
     public static function grown(Ranking $singles): array
     {
         $named = array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind && !$standing->hypothesis->intermittent && $standing->hypothesis->prior > 0.0));
-        if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
-            return [];
-        }
         $sound = self::priorOfSound($singles);
+        $grown = self::second($named, $sound);
+        if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
+            return array_values($grown);
+        }
         $promising = [];
         foreach (\array_slice($named, 0, self::LEADING) as $rank => $leader) {
             foreach (\array_slice($named, $rank + 1) as $partner) {
@@ -70,11 +70,48 @@ final class Pairs
         }
         ksort($promising);
         uasort($promising, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        foreach (\array_slice($promising, 0, self::MOST) as [, $leader, $partner]) {
+            $pair = Hypothesis::pair(self::narrowed($leader, 1), self::narrowed($partner, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
+            $grown[$pair->id] = $pair;
+        }
 
-        return array_values(array_map(
-            static fn (array $pair): Hypothesis => Hypothesis::pair(self::narrowed($pair[1]), self::narrowed($pair[2]), self::prior($pair[1]->hypothesis, $pair[2]->hypothesis, $sound)),
-            \array_slice($promising, 0, self::MOST),
-        ));
+        return array_values($grown);
+    }
+
+    /**
+     * Once a fault is repaired there may be a second one that nothing has asked for yet: any other beside it.
+     *
+     * @param list<Standing> $named
+     *
+     * @return array<string, Hypothesis> by id
+     */
+    private static function second(array $named, float $sound): array
+    {
+        $pairs = [];
+        foreach ($named as $standing) {
+            foreach ($standing->hypothesis->isRepaired ? $named : [] as $other) {
+                if (!$other->hypothesis->isRepaired) {
+                    $pair = Hypothesis::pair(self::narrowed($standing, 0), $other->hypothesis, self::prior($standing->hypothesis, $other->hypothesis, $sound));
+                    $pairs[$pair->id] = $pair;
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * The likeliest pairs, to be worked out.
+     *
+     * @param list<Standing> $standings likeliest first
+     *
+     * @return list<Hypothesis>
+     */
+    public static function best(array $standings): array
+    {
+        $pairs = array_filter($standings, static fn (Standing $standing): bool => [] !== $standing->hypothesis->both);
+
+        return array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, \array_slice(array_values($pairs), 0, self::EXACT));
     }
 
     /**
@@ -95,6 +132,7 @@ final class Pairs
             $piece->where,
             $piece->exposure,
             $piece->blunder,
+            $piece->repaired,
         ), $evidence);
     }
 
@@ -133,12 +171,11 @@ final class Pairs
         return 1.0;
     }
 
-    /** The likeliest severity and its neighbours: what else was read does not change much which they are. */
-    private static function narrowed(Standing $standing): Hypothesis
+    /** The likeliest severity and so many steps beside it: what else was read does not change much which it is. */
+    private static function narrowed(Standing $standing, int $steps): Hypothesis
     {
         $at = $standing->likeliestSeverity();
-        $known = \count($standing->hypothesis->ohms());
 
-        return $standing->hypothesis->narrowed(array_values(array_filter([$at - 1, $at, $at + 1], static fn (int $near): bool => $near >= 0 && $near < $known)));
+        return $standing->hypothesis->narrowed(range(max(0, $at - $steps), min(\count($standing->hypothesis->ohms()) - 1, $at + $steps)));
     }
 }

@@ -19,6 +19,8 @@ final class Planner
     /** Causes below this no longer decide which test is best. */
     private const MATTERS = 1e-3;
     private const MOST_CAUSES = 50;
+    private const MATTERS_SECOND = 1e-4;
+    private const MOST_SECOND = 250;
     private const LEAST_BITS = 0.01;
     private const SKETCHED = 60;
 
@@ -57,7 +59,7 @@ final class Planner
         $standings = self::mattering($ranking);
         $beliefs = Beliefs::of($standings);
 
-        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings)), new Display($measurement->instrument), $ranking->spread)->bits($beliefs);
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $ranking->spread)->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */
@@ -69,7 +71,7 @@ final class Planner
         $hypotheses = self::compared($standings);
         $plans = $forecasts = $minutes = $bits = [];
         foreach ($this->possible($ranking, $standings, $now, $opened) as [$plan, $price]) {
-            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses), new Display($plan->measurement->instrument), $ranking->spread);
+            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread);
             $told = $forecast->bits($beliefs);
             if ($told > self::LEAST_BITS) {
                 [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $told];
@@ -95,7 +97,8 @@ final class Planner
     private function possible(Ranking $ranking, array $standings, State $now, Opened $opened): array
     {
         $circuits = $this->circuits($standings);
-        $done = array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence);
+        // What was read before a repair may be read again after it.
+        $done = array_map(static fn (Evidence $piece): string => $piece->repaired === $ranking->repaired ? $piece->measurement->hash() : '', $ranking->evidence);
         $possible = [];
         foreach ($this->plans as $id => $plan) {
             $own = $this->circuitsOf[$id] ??= $plan->measurement->circuits($this->house);
@@ -132,7 +135,10 @@ final class Planner
     /** @return list<Standing> */
     private static function mattering(Ranking $ranking): array
     {
-        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= self::MATTERS)), 0, self::MOST_CAUSES);
+        // A second fault may be any of many, each of them unlikely: together they are worth a look round.
+        [$least, $most] = [] === $ranking->repaired ? [self::MATTERS, self::MOST_CAUSES] : [self::MATTERS_SECOND, self::MOST_SECOND];
+
+        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= $least)), 0, $most);
     }
 
     /**
@@ -145,7 +151,7 @@ final class Planner
         $compared = [Hypothesis::sound(1.0)];
         foreach ($standings as $standing) {
             // Of a pair both faults by themselves: enough to weigh tests.
-            array_push($compared, ...([] === $standing->hypothesis->both ? [$standing->hypothesis] : array_map(static fn (Hypothesis $half): Hypothesis => $half->narrowed([]), $standing->hypothesis->both)));
+            array_push($compared, ...$standing->hypothesis->singles());
         }
 
         return $compared;

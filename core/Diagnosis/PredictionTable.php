@@ -10,8 +10,9 @@ final readonly class PredictionTable
     /**
      * @param array<string, list<Row>> $rows    by stem of the hypotheses
      * @param array<string, float>     $factors that rows may move with => its tail
+     * @param list<string>             $repaired what had been repaired when the test was done
      */
-    public function __construct(private array $rows, public array $factors = [])
+    public function __construct(private array $rows, public array $factors = [], private array $repaired = [])
     {
     }
 
@@ -24,6 +25,10 @@ final readonly class PredictionTable
     /** @return list<Row> by severity, while the cause is there */
     public function there(Hypothesis $hypothesis): array
     {
+        if ([] !== $this->repaired && [] !== array_intersect(Hypothesis::repairsOf($hypothesis->id), $this->repaired)) {
+            return [] === $hypothesis->both ? array_fill(0, \count($hypothesis->ohms()), $this->sound()) : $this->superposed(...$hypothesis->both);
+        }
+
         return $this->rows[$hypothesis->stem] ?? ([] === $hypothesis->both ? throw new \LogicException("$hypothesis->id was not worked out for this test.") : $this->superposed(...$hypothesis->both));
     }
 
@@ -57,13 +62,23 @@ final readonly class PredictionTable
     {
         $rows = $this->there($hypothesis);
 
-        return [] === $hypothesis->severities ? $rows : array_map(static fn (int $at): Row => $rows[$at], $hypothesis->severities);
+        return [] === $hypothesis->severities || \count($rows) === \count($hypothesis->severities) ? $rows : array_map(static fn (int $at): Row => $rows[$at], $hypothesis->severities);
+    }
+
+    /**
+     * What the test would show after these repairs.
+     *
+     * @param list<string> $repaired
+     */
+    public function after(array $repaired): self
+    {
+        return [] === $repaired ? $this : new self($this->rows, $this->factors, $repaired);
     }
 
     /** These rows and those of other causes. */
     public function with(self $other): self
     {
-        return new self($this->rows + $other->rows, $this->factors + $other->factors);
+        return new self($this->rows + $other->rows, $this->factors + $other->factors, $this->repaired);
     }
 
     public function sound(): Row

@@ -10,15 +10,21 @@ final class Ranker
     /** Share of readings that an unknown cause disturbs. */
     public const TOUCHED = 0.3;
 
+    /** From this probability on a cause deserves the whole fit. */
+    private const COUNTS = 2e-3;
+
     private readonly Likelihood $likelihood;
 
     /** The house as surveyed, held against all that was read. */
     private readonly LikelihoodResult $sound;
 
-    /** @var array<string, LikelihoodResult> the same rows give the same answer */
-    private array $known = [];
+    /** @var array<string, LikelihoodResult> of rows fitted whole: the same rows give the same answer */
+    private array $whole = [];
 
-    /** @var array<string, list<array<int, Row>>> stem => by severity, the rows that are not the sound house's, by place in the evidence */
+    /** @var array<string, LikelihoodResult> of rows beside the sound house's fit */
+    private array $near = [];
+
+    /** @var array<string, list<array{string, array<int, Row>}>> stem => by severity, the rows that are not the sound house's, by place in the evidence, and a key of them */
     private array $apart = [];
 
     /** @param list<Evidence> $evidence in the one order */
@@ -35,12 +41,19 @@ final class Ranker
     public static function rank(array $hypotheses, array $evidence): Ranking
     {
         $ranker = new self(self::ordered($evidence));
-        $standings = array_map($ranker->standing(...), $hypotheses);
-        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $standings)]);
-        $sum = array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $standings));
-        foreach ($standings as $standing) {
-            $standing->probability = exp($standing->log - $top) / $sum;
-        }
+        $standings = array_map(static fn (Hypothesis $hypothesis): Standing => $ranker->standing($hypothesis, false), $hypotheses);
+        self::weigh($standings);
+        $fitted = [];
+        do {
+            $found = false;
+            foreach ($standings as $at => $standing) {
+                if (!isset($fitted[$at]) && $standing->probability >= self::COUNTS) {
+                    $fitted[$at] = $found = true;
+                    $standings[$at] = $ranker->standing($standing->hypothesis, true);
+                }
+            }
+            self::weigh($standings);
+        } while ($found);
         usort($standings, static fn (Standing $a, Standing $b): int => [$b->probability, $a->hypothesis->id] <=> [$a->probability, $b->hypothesis->id]);
 
         return new Ranking($standings, $ranker->evidence, $ranker->best($standings[0])->spread());
@@ -58,14 +71,24 @@ final class Ranker
         return $evidence;
     }
 
-    private function standing(Hypothesis $hypothesis): Standing
+    /** @param list<Standing> $standings */
+    private static function weigh(array $standings): void
+    {
+        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $standings)]);
+        $sum = array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $standings));
+        foreach ($standings as $standing) {
+            $standing->probability = exp($standing->log - $top) / $sum;
+        }
+    }
+
+    private function standing(Hypothesis $hypothesis, bool $whole): Standing
     {
         if (Hypothesis::ELSE === $hypothesis->id) {
             return $this->somethingElse($hypothesis);
         }
-        $results = $this->bySeverity($hypothesis);
+        $results = $this->bySeverity($hypothesis, $whole);
         if ($hypothesis->intermittent) {
-            return $this->atTimes($hypothesis, $results);
+            return $this->atTimes($hypothesis, $results, $whole);
         }
         [$log, $shares] = self::mixed(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
@@ -99,11 +122,12 @@ final class Ranker
      *
      * @param list<LikelihoodResult> $results by severity, there all the time
      */
-    private function atTimes(Hypothesis $hypothesis, array $results): Standing
+    private function atTimes(Hypothesis $hypothesis, array $results, bool $whole): Standing
     {
         $episodes = [];
+        $brings = $hypothesis->conditions();
         foreach ($this->evidence as $at => $piece) {
-            $episodes[$piece->exposure->key()][] = $at;
+            $episodes[$piece->exposure->flag($brings)][$at] = $at;
         }
         ksort($episodes);
         $logs = $now = [];
@@ -111,8 +135,8 @@ final class Ranker
             $logs[$severity] = $this->sound->log - log(\count($results));
             $now[$severity] = Exposure::UNKNOWN;
             foreach ($episodes as $own) {
-                $presence = $this->evidence[$own[0]]->exposure->presence($hypothesis->conditions());
-                $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own);
+                $presence = $this->evidence[min($own)]->exposure->presence($brings);
+                $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
                 [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
                 $now[$severity] = $shares[0];
@@ -126,19 +150,21 @@ final class Ranker
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $this->sound->each : $results[$best]->each, [...$shares, $quiet]);
     }
 
-    /** @param list<int> $episode readings in which it is there */
-    private function thereIn(Hypothesis $hypothesis, int $severity, array $episode): LikelihoodResult
+    /** @param array<int, int> $episode readings in which it is there */
+    private function thereIn(Hypothesis $hypothesis, int $severity, array $episode, bool $whole): LikelihoodResult
     {
-        return $this->given(array_intersect_key($this->apart($hypothesis)[$severity], array_flip($episode)));
+        $apart = array_intersect_key($this->apart($hypothesis)[$severity][1], $episode);
+
+        return $this->given(self::key($apart), $apart, $whole);
     }
 
     /** @return list<LikelihoodResult> */
-    private function bySeverity(Hypothesis $hypothesis): array
+    private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
-        return array_map($this->given(...), $this->apart($hypothesis));
+        return array_map(fn (array $apart): LikelihoodResult => $this->given($apart[0], $apart[1], $whole), $this->apart($hypothesis));
     }
 
-    /** @return list<array<int, Row>> */
+    /** @return list<array{string, array<int, Row>}> */
     private function apart(Hypothesis $hypothesis): array
     {
         if (isset($this->apart[$hypothesis->stem])) {
@@ -156,23 +182,29 @@ final class Ranker
             }
         }
 
-        return $this->apart[$hypothesis->stem] = $apart;
+        return $this->apart[$hypothesis->stem] = array_map(static fn (array $rows): array => [self::key($rows), $rows], $apart);
     }
 
     /** @param array<int, Row> $apart */
-    private function given(array $apart): LikelihoodResult
+    private static function key(array $apart): string
     {
         $key = '';
         foreach ($apart as $at => $row) {
             $key .= $at.':'.spl_object_id($row).',';
         }
 
-        return $this->known[$key] ??= $this->likelihood->of($apart);
+        return $key;
+    }
+
+    /** @param array<int, Row> $apart */
+    private function given(string $key, array $apart, bool $whole): LikelihoodResult
+    {
+        return $whole ? $this->whole[$key] ??= $this->likelihood->of($apart) : $this->near[$key] ??= $this->likelihood->near($apart);
     }
 
     private function best(Standing $standing): LikelihoodResult
     {
-        return Hypothesis::ELSE === $standing->hypothesis->id ? $this->sound : $this->bySeverity($standing->hypothesis)[$standing->likeliestSeverity()] ?? $this->sound;
+        return Hypothesis::ELSE === $standing->hypothesis->id ? $this->sound : $this->bySeverity($standing->hypothesis, true)[$standing->likeliestSeverity()] ?? $this->sound;
     }
 
     /**

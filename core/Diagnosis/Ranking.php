@@ -12,6 +12,9 @@ final readonly class Ranking
     /** Two places are one line while no reading so far prefers one by more than this many nats. */
     private const ALIKE = 0.25;
 
+    /** @var list<string> what has been repaired so far, in the order of the names */
+    public array $repaired;
+
     /**
      * @param list<Standing> $standings likeliest first
      * @param list<Evidence>       $evidence  in the order that the standings' outcomes are in
@@ -19,6 +22,14 @@ final readonly class Ranking
      */
     public function __construct(public array $standings, public array $evidence, public array $spread = [])
     {
+        $repaired = [];
+        foreach ($standings as $standing) {
+            if ($standing->hypothesis->isRepaired) {
+                $repaired[$standing->hypothesis->stem] = $standing->hypothesis->stem;
+            }
+        }
+        ksort($repaired);
+        $this->repaired = array_values($repaired);
     }
 
     /** @return array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} as plain values to be kept */
@@ -47,10 +58,9 @@ final readonly class Ranking
         foreach ($hypotheses as $hypothesis) {
             $byId[$hypothesis->id] = $hypothesis;
         }
-        $pairs = [];
         foreach ($plain['pairs'] as [$one, $ones, $other, $others, $prior]) {
             $pair = Hypothesis::pair($byId[$one]->narrowed($ones), $byId[$other]->narrowed($others), $prior);
-            $pairs[] = $byId[$pair->id] = $pair;
+            $byId[$pair->id] = $pair;
         }
         $standings = [];
         foreach ($plain['standings'] as $id => [$probability, $log, $each, $severities]) {
@@ -59,7 +69,7 @@ final readonly class Ranking
             $standings[] = $standing;
         }
 
-        return new self($standings, Ranker::ordered(Pairs::among($house, $pairs, $evidence)), $plain['spread']);
+        return new self($standings, Ranker::ordered(Pairs::among($house, Pairs::best($standings), $evidence)), $plain['spread']);
     }
 
     public function probability(string $hypothesisId): float

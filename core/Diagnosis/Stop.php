@@ -45,6 +45,7 @@ final readonly class Stop
         return new self(match (true) {
             $isUpstream => StopAdvice::Distributor,
             $pays => StopAdvice::Test,
+            $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
             $lead->probability >= self::LEADS => StopAdvice::Swap,

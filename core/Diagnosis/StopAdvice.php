@@ -15,6 +15,8 @@ enum StopAdvice: string
     case Swap = 'swap';
     /** Nothing is wrong now, and no test would say otherwise: restore, leave a monitor, come back. */
     case Leave = 'leave';
+    /** What was found is repaired, and nothing speaks for more. */
+    case Done = 'done';
     /** What leads is upstream of the house: nobody here may mend it. */
     case Distributor = 'distributor';
     /** No cause of the list fits well: look again, ask again, doubt the survey. */
@@ -27,6 +29,7 @@ enum StopAdvice: string
             self::Repair => 'Enough is known to repair: no further test pays for itself.',
             self::Swap => 'Only a repair will tell: no test parts the causes that are left.',
             self::Leave => 'Nothing is wrong now. Restore, leave a logger, agree when to come back.',
+            self::Done => 'Repaired, and what was read since is as it should be. Repeat the test that failed if you have not, then hand over.',
             self::Distributor => 'This is the distributor’s. Touch no metalwork, part no earth, call them.',
             self::LookAgain => 'No listed cause fits well. Look and ask again, and doubt the survey and the oddest reading.',
         };

@@ -56,14 +56,42 @@ final class Triangle
      */
     public static function solve(array $l, array $b, int $n): array
     {
+        return self::backward($l, self::forward($l, $b, $n), $n);
+    }
+
+    /**
+     * x of L·x = b.
+     *
+     * @param array<int, float> $l
+     * @param array<int, float> $b
+     *
+     * @return list<float>
+     */
+    public static function forward(array $l, array $b, int $n): array
+    {
+        $x = [];
         for ($i = 0; $i < $n; ++$i) {
             $row = $i * $n;
             $sum = $b[$i];
             for ($k = 0; $k < $i; ++$k) {
-                $sum -= $l[$row + $k] * $b[$k];
+                $sum -= $l[$row + $k] * $x[$k];
             }
-            $b[$i] = $sum / $l[$row + $i];
+            $x[] = $sum / $l[$row + $i];
         }
+
+        return $x;
+    }
+
+    /**
+     * x of Lᵀ·x = b.
+     *
+     * @param array<int, float> $l
+     * @param list<float>       $b
+     *
+     * @return array<int, float>
+     */
+    public static function backward(array $l, array $b, int $n): array
+    {
         for ($i = $n - 1; $i >= 0; --$i) {
             $row = $i * $n;
             $x = $b[$i] / $l[$row + $i];

@@ -11,9 +11,9 @@ final readonly class Outcome
 {
     /**
      * @param non-empty-list<array<string, float>> $steps hypothesis => probability after each reading, before the first leading
-     * @param list<string>                         $lead  causes of the suspect that led at the end, its places together
+     * @param list<string>                         $named causes of the suspects that led at the end, its places together, and before each repair
      */
-    public function __construct(public Truth $truth, public array $steps, public int $tests, public float $minutes, public StopAdvice $advice, public array $lead)
+    public function __construct(public Truth $truth, public array $steps, public int $tests, public float $minutes, public StopAdvice $advice, public array $named)
     {
     }
 

@@ -25,9 +25,12 @@ final readonly class PairedWorld implements World
         do {
             $other = $showing[$dice->weighted($priors)];
         } while ($other->id === $one->id);
-        $pair = Hypothesis::pair($one, $other, 1.0);
+        $faults = [];
+        foreach ([$one, $other] as $fault) {
+            $faults[$fault->repair] = $dice->one(MatchedWorld::severities($surveyed, $fault)) ?? throw new \LogicException("$fault->id changes nothing.");
+        }
 
-        return new Truth($surveyed, $dice->one(MatchedWorld::severities($surveyed, $pair)), $pair->id, MatchedWorld::factors($surveyed, $dice));
+        return (new Truth($surveyed, null, Hypothesis::pair($one, $other, 1.0)->id, MatchedWorld::factors($surveyed, $dice), false, $faults))->after([]);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

@@ -34,6 +34,17 @@ final readonly class Score
         return \in_array($this->kind, [self::ABSENT, self::AT_TIMES], true);
     }
 
+    /** Two faults are found when both are named: together, or one after the other with a repair and its failed proof between. */
+    private static function both(string $truth, Outcome $outcome, Groups $groups): bool
+    {
+        if (!str_contains($truth, '&')) {
+            return false;
+        }
+        $named = array_map($groups->group(...), array_merge(...array_map(Hypothesis::repairsOf(...), $outcome->named)));
+
+        return [] === array_diff(array_map($groups->group(...), Hypothesis::repairsOf($truth)), $named);
+    }
+
     public static function of(Outcome $outcome, Groups $groups): self
     {
         $last = $outcome->last();
@@ -41,7 +52,7 @@ final readonly class Score
         $leading = array_keys($sums);
         $truth = $outcome->truth->hypothesis;
         $group = null === $truth ? null : $groups->group($truth);
-        // Of two faults either is a right one to mend first; found is the pair only when both are named together.
+        // Of two faults either is a right one to mend first.
         $right = null === $truth ? [] : array_map($groups->group(...), array_unique([$truth, ...explode('&', $truth)]));
         $else = $last[Hypothesis::ELSE] ?? 0.0;
         $admitted = $else >= self::ADMITTED || StopAdvice::Repair !== $outcome->advice;
@@ -62,9 +73,9 @@ final readonly class Score
                 default => explode('|', $truth)[0],
             },
             null === $group ? $admitted : \in_array($leading[0], $right, true),
-            null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true),
+            null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true) || self::both($truth, $outcome, $groups),
             $truth === array_key_first($last),
-            null === $truth ? $admitted : [] !== array_intersect([$truth, ...explode('&', $truth)], $outcome->lead),
+            null === $truth ? $admitted : [] !== array_intersect([$truth, ...explode('&', $truth)], $outcome->named),
             $sums[$leading[0]] >= self::SURE && !\in_array($leading[0], $right, true) && $groups->group(Hypothesis::ELSE) !== $leading[0],
             $outcome->tests,
             $outcome->minutes,

@@ -24,12 +24,19 @@ use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestPlan;
 
-/** One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise. */
+/**
+ * One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise.
+ *
+ * Where it is asked to mend, the visit goes on: what leads is repaired, the test that spoke for it most is done again as the
+ * proof, and the planner looks for what is left.
+ */
 final class Visit
 {
     private const MOST_TESTS = 25;
+    private const MOST_REPAIRS = 3;
 
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
@@ -37,32 +44,62 @@ final class Visit
     /**
      * @param non-empty-list<Hypothesis>                                        $hypotheses
      * @param \Closure(Ranking, list<Candidate>, Tables): (Candidate|null)|null $choice     which of the candidates is done; the first when left out
+     * @param bool                                                              $mends      whether it goes on after the first advice to repair
      */
-    public function __construct(private readonly House $house, private readonly array $hypotheses, private readonly Tables $tables, private readonly World $world, private readonly ?\Closure $choice = null)
+    public function __construct(private readonly House $house, private readonly array $hypotheses, private readonly Tables $tables, private readonly World $world, private readonly ?\Closure $choice = null, private readonly bool $mends = false)
     {
     }
 
     public function run(Truth $truth, Dice $dice): Outcome
     {
-        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
         $state = State::resting($this->house);
         $opened = Opened::none();
-        $evidence = $steps = [];
+        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
+        $price = new Price($this->house);
+        $evidence = $plans = $steps = $repaired = $named = [];
+        $advice = null;
+        $repairs = 0;
         $minutes = 0.0;
         while (true) {
-            $ranking = Pairs::rank($this->house, $this->hypotheses, $evidence);
-            $steps[] = self::probabilities($ranking);
+            $ranking = Pairs::rank($this->house, array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), $this->hypotheses), $evidence);
+            if (0 === $repairs) {
+                $steps[] = self::probabilities($ranking);
+            }
             $candidates = $planner->next($ranking, $state, $opened);
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
             if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
-                return new Outcome($truth, $steps, \count($evidence), $minutes, $stop->advice, array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings))));
+                $advice ??= $stop->advice;
+                $lead = array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings)));
+                $named = array_values(array_unique([...$named, ...$lead]));
+                if (!$this->mends || [] === $evidence || $repairs >= self::MOST_REPAIRS || \count($evidence) >= self::MOST_TESTS || !\in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap], true)) {
+                    return new Outcome($truth, $steps, \count($evidence), $minutes, $advice, $named);
+                }
+                ++$repairs;
+                $done = array_merge(...array_map(Hypothesis::repairsOf(...), $lead));
+                $right = array_values(array_intersect($done, Hypothesis::repairsOf((string) $truth->hypothesis)));
+                array_push($repaired, ...([] === $right ? Hypothesis::repairsOf($lead[0]) : $right));
+                $truth = $truth->after($repaired);
+                $next = $plans[self::telling($ranking)];
+                $next = new Candidate($next, 0.0, $price->minutes($state, $next, $opened), 0.0, 0.0);
             }
             $minutes += $next->minutes;
             $opened = $opened->after($this->house, $next->plan);
             $state = $next->plan->measurement->state;
-            $evidence[] = new Evidence(\sprintf('%02d', \count($evidence)), $next->plan->measurement, $this->read($truth, $next->plan, $dice), fn (): PredictionTable => $this->tables->of($next->plan), $next->plan->id);
+            $id = \sprintf('%02d', \count($evidence));
+            $plans[$id] = $next->plan;
+            $evidence[] = new Evidence($id, $next->plan->measurement, $this->read($truth, $next->plan, $dice), fn (): PredictionTable => $this->tables->of($next->plan), $next->plan->id, repaired: $repaired);
         }
+    }
+
+    /** The reading that speaks most for what leads, beside the house as surveyed: to be taken again as the proof. */
+    private static function telling(Ranking $ranking): string
+    {
+        $each = $ranking->suspects()[0]->lead()->each;
+        $sound = array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => Hypothesis::SOUND === $standing->hypothesis->id))[0]->each;
+        $gains = array_map(static fn (float $with, float $without): float => $with - $without, $each, $sound);
+
+        return $ranking->evidence[(int) array_search(max([-\INF, ...$gains]), $gains, true)]->id;
     }
 
     private function read(Truth $truth, TestPlan $plan, Dice $dice): Reading

@@ -41,12 +41,14 @@ final readonly class Diagnosis
     public function rank(Journal $journal): Ranking
     {
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
-        $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $journal->story());
+        $repaired = $journal->repaired();
+        $hypotheses = array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
         $evidence = [];
         $readings = $journal->readings();
         $exposures = Episodes::of($readings);
         foreach ($readings as $at => $reading) {
-            if (null === $reading->withdrawn && null !== $reading->connection && !$reading->proof) {
+            // What a repair without a name has changed nobody can say.
+            if (null === $reading->withdrawn && null !== $reading->connection && !\in_array(Hypothesis::ELSE, $reading->repaired, true)) {
                 $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
                 $evidence[] = new Evidence(
                     $reading->source->id->toRfc4122(),
@@ -56,11 +58,12 @@ final readonly class Diagnosis
                     self::where($house, $measurement),
                     $exposures[$at],
                     null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
+                    $reading->repaired,
                 );
             }
         }
 
-        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $evidence), self::priors($hypotheses));
+        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $evidence), self::priors($hypotheses), $repaired);
         // Several requests of a page ask for the same ranking: it is computed by one of them.
         $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence)->export());
 
@@ -71,7 +74,7 @@ final readonly class Diagnosis
     public function contradictions(House $house, Ranking $ranking): array
     {
         $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
-        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $ranking->evidence);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $ranking->evidence);
 
         return $this->predictions->get(self::key('contradictions', $house, $read, self::priors($hypotheses)), static fn (): array => [] === $hypotheses ? [] : Contradictions::among($house, $hypotheses, $ranking->evidence));
     }
@@ -84,9 +87,9 @@ final readonly class Diagnosis
      */
     public function nextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
-        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder], $ranking->evidence);
+        $read = array_map(static fn (Evidence $piece): array => [$piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $ranking->evidence);
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
-        $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key()]);
+        $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key(), $ranking->repaired]);
         /** @var list<array{string, float, float, float, float}> $chosen */
         $chosen = $this->predictions->get($key, static fn (): array => array_map(
             static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate, $candidate->saves],

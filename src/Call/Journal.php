@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Entity\Observation;
+use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
@@ -149,9 +150,9 @@ final readonly class Journal
             };
         }
         $readings = [];
-        $repaired = false;
-        foreach ($this->observations as $observation) {
-            $repaired = $repaired || 'repaired' === $observation->kind;
+        $proof = false;
+        foreach ($this->observations as $at => $observation) {
+            $proof = $proof || 'repaired' === $observation->kind;
             if ('measured' !== $observation->kind) {
                 continue;
             }
@@ -167,12 +168,34 @@ final readonly class Journal
                 [] === $connection || null === $this->house ? null : Connection::read($connection, $instrument, $this->house, '/connection'),
                 $withdrawn[$id] ?? null,
                 $own,
-                $repaired,
+                $proof,
+                $this->repaired($at),
                 $doubted[$id] ?? null,
             );
         }
 
         return $readings;
+    }
+
+    /**
+     * What has been repaired, as the ranking names repairs: the cause last accepted before each.
+     *
+     * @param int|null $before place among the observations; all of them when left out
+     *
+     * @return list<string>
+     */
+    public function repaired(?int $before = null): array
+    {
+        $repaired = $accepted = [];
+        foreach (\array_slice($this->observations, 0, $before) as $observation) {
+            if ('accepted' === $observation->kind) {
+                $accepted = Hypothesis::repairsOf((new Attributes($observation->payload, ''))->string('hypothesis'));
+            } elseif ('repaired' === $observation->kind) {
+                array_push($repaired, ...$accepted);
+            }
+        }
+
+        return array_values(array_unique($repaired));
     }
 
     /** What was told, as far as it was picked from the lists. */

@@ -18,8 +18,10 @@ final readonly class TakenReading
      * @param string|null      $withdrawn  the reason
      * @param string|null      $doubted    why somebody does not quite believe it
      * @param list<array{id: string, raw: string, reason: string}> $corrections beside the original
+     * @param list<string>     $repaired   before it, as the ranking names repairs
+     * @param bool             $proof      whether it comes after a repair
      */
-    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public ?string $doubted = null)
+    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null)
     {
     }
 }

@@ -94,7 +94,7 @@ final class EvaluateCommand extends Command
             // Each visit has dice of its own, so that one more visit changes no other.
             $dice = new Dice(crc32("$house->name|$seed|$at"));
             $hypotheses = HypothesisSpace::of($house, $rates, new Story([$dice->one(self::SYMPTOMS)]));
-            $scores[] = Score::of((new Visit($house, $hypotheses, $tables, $world, $choice))->run($world->truth($house, $hypotheses, $dice), $dice), $groups);
+            $scores[] = Score::of((new Visit($house, $hypotheses, $tables, $world, $choice, $world instanceof PairedWorld))->run($world->truth($house, $hypotheses, $dice), $dice), $groups);
         }
 
         return [$scores, ['groups' => \count($groups->sizes()), 'largest' => $groups->sizes()[0], 'rules' => $house->ruleSet]];

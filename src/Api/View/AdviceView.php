@@ -12,7 +12,7 @@ final readonly class AdviceView
 {
     /** @param list<NextTestView> $tests */
     public function __construct(
-        #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'distributor', 'look-again'])]
+        #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'done', 'distributor', 'look-again'])]
         public string $advice,
         #[OA\Property]
         public string $words,

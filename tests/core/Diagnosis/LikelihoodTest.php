@@ -61,6 +61,25 @@ final class LikelihoodTest extends TestCase
         }
     }
 
+    public function testACauseBesideTheFitOfTheSoundHouseIsWhatTheWholeFitSays(): void
+    {
+        // Five readings on two factors; the cause changes two of them: one's place, the other's place and slope.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = static fn (float $ohms, float $length, float $gain): Row => new Row(Shown::value($ohms), $display->z($ohms), 0.03, ['length' => $length, 'gain' => $gain]);
+        $typed = ['0.56', '0.48', '0.75', '1.12', '0.33'];
+        $ohms = [0.5, 0.45, 0.7, 1.0, 0.3];
+        $evidence = array_map(static fn (string $shown, float $value): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, $row($value, 0.15, 0.05)), $typed, $ohms);
+        $likelihood = new Likelihood($evidence);
+
+        foreach ([[], [1 => $row(0.47, 0.15, 0.05)], [0 => $row(0.6, 0.15, 0.05), 3 => $row(1.05, 0.02, 0.09)]] as $apart) {
+            self::assertEqualsWithDelta($likelihood->of($apart)->log, $likelihood->near($apart)->log, 0.12);
+        }
+        // What four readings contradict is not likely beside the fit either.
+        $far = array_map(static fn (float $value): Row => $row(2.0 * $value, 0.01, 0.01), \array_slice($ohms, 0, 4));
+        self::assertLessThan($likelihood->sound()->log - 8.0, $likelihood->near($far)->log);
+        self::assertLessThan($likelihood->sound()->log - 8.0, $likelihood->of($far)->log);
+    }
+
     public function testADoubtedReadingHasTheSayOfOneThatMayBeASlip(): void
     {
         $display = new Display(Instruments::get('low-ohm'));
@@ -121,10 +140,10 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($cell('0.50')[0], $cell('0.5')[0]);
     }
 
-    private static function evidence(string $slug, string $typed, float $blunder = Likelihood::BLUNDER): Evidence
+    private static function evidence(string $slug, string $typed, float $blunder = Likelihood::BLUNDER, ?Row $sound = null): Evidence
     {
         $instrument = Instruments::get($slug);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0]), 'somewhere', new Exposure(), $blunder);
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [$sound ?? new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0, 'gain' => 1.0]), 'somewhere', new Exposure(), $blunder);
     }
 }
