@@ -76,7 +76,7 @@ final class RepairsTest extends TestCase
         // One leak hides another on the same ring: the measurement is worth doing again.
         $leak = 'line-earth-leak|d';
         $before = self::evidence(Fault::at(self::$house, 'line-earth-leak', 'd', 1e4)->change(self::$house), ['insulation:ring:L–E', 'insulation:ring:N–E', 'residual-clamp:ring'], []);
-        $planner = new Planner(self::$house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch(self::$house, $plan->measurement, $hypotheses), null, 120);
+        $planner = new Planner(self::$house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch(self::$house, $plan->measurement, $hypotheses));
         $again = static fn (Ranking $ranking): array => array_filter($planner->next($ranking, State::resting(self::$house)), static fn (Candidate $candidate): bool => 'insulation:ring:L–E' === $candidate->plan->id);
         self::assertSame([], $again(self::rank($before, [])));
         self::assertNotSame([], $again(self::rank($before, [$leak])));
@@ -119,7 +119,12 @@ final class RepairsTest extends TestCase
     /** @return non-empty-list<Hypothesis> */
     private static function space(): array
     {
-        return HypothesisSpace::of(self::$house, Houses::rates(), new Story(['none']));
+        $few = ['sound', 'something-else', 'line-earth-leak', 'line-neutral-reversed', 'open-cpc', 'open-line'];
+
+        $space = array_values(array_filter(HypothesisSpace::of(self::$house, Houses::rates(), new Story(['none'])), static fn (Hypothesis $hypothesis): bool => \in_array(explode('|', $hypothesis->id)[0], $few, true)));
+        self::assertNotSame([], $space);
+
+        return $space;
     }
 
     /**
