@@ -98,4 +98,15 @@ final readonly class Attributes
 
         return $list;
     }
+
+    /** @return array<string, float> every value of it, each a positive number */
+    public function positives(): array
+    {
+        $numbers = [];
+        foreach (array_keys($this->raw) as $key) {
+            $numbers[(string) $key] = $this->positive((string) $key);
+        }
+
+        return $numbers;
+    }
 }

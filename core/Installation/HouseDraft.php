@@ -33,22 +33,98 @@ final class HouseDraft
     /** @var array<string, array{line: string, neutral: string, earth: string}> where each circuit starts */
     private array $starts = [];
 
-    /** @param array<string, mixed> $service attributes of the supply, at least "system" */
-    public function __construct(private readonly string $name, array $service, private readonly int $waysAtMost = 12, string $boardRoom = 'Hall')
+    private readonly bool $isSplit;
+
+    /** @param array<string, mixed> $service attributes of the supply, at least "system"; "split" has two legs */
+    public function __construct(private readonly string $name, array $service, private readonly int $waysAtMost = 12, string $boardRoom = 'Hall', private readonly string $ruleSet = 'A', float $mainAmperes = 100.0)
     {
+        $this->isSplit = 'split' === ($service['system'] ?? '');
         $this->places = [
             'origin' => ['kind' => 'origin', 'name' => 'Supply', 'room' => $boardRoom],
             'board' => ['kind' => 'board', 'name' => 'Consumer unit', 'room' => $boardRoom],
         ];
         $this->parts = [
             'service' => ['place' => 'origin', 'kind' => 'service', 'name' => 'Supply head'] + $service,
-            'main' => ['place' => 'board', 'kind' => 'main-switch', 'name' => 'Main switch', 'ratedAmperes' => 100, 'position' => 0],
+            'main' => ['place' => 'board', 'name' => 'Main switch', 'ratedAmperes' => $mainAmperes, 'position' => 0] + ['kind' => $this->isSplit ? 'two-pole-breaker' : 'main-switch'],
             'met' => ['place' => 'board', 'kind' => 'bar', 'name' => 'Earth bar', 'role' => 'E', 'terminals' => 2 * $waysAtMost + 2],
         ];
-        $this->wire('tail-l', 'L', 'service.L', 'main.Lin', 0.003);
-        $this->wire('tail-n', 'N', 'service.N', 'main.Nin', 0.003);
         $this->wire('earthing', 'E', 'service.E', 'met.t1', 0.003);
         $this->feed = ['line' => 'main.Lout', 'neutral' => 'main.Nout'];
+        if ($this->isSplit) {
+            $this->legs();
+        } else {
+            $this->wire('tail-l', 'L', 'service.L', 'main.Lin', 0.003);
+            $this->wire('tail-n', 'N', 'service.N', 'main.Nin', 0.003);
+        }
+    }
+
+    /** Two legs through the main breaker to a bar each, and the neutral bar, bonded to the earth bar here and only here. */
+    private function legs(): void
+    {
+        foreach ([1, 2] as $leg) {
+            $this->parts["leg$leg"] = ['place' => 'board', 'kind' => 'bar', 'name' => "Leg $leg", 'role' => "L$leg", 'terminals' => $this->waysAtMost + 2];
+            $this->wire("tail-l$leg", "L$leg", "service.L$leg", "main.in$leg", 0.003);
+            $this->wire("leg-$leg", "L$leg", "main.out$leg", "leg$leg.t1", 0.0005);
+        }
+        $bar = 'main-nbar';
+        $last = 2 * $this->waysAtMost + 2;
+        $this->parts[$bar] = ['place' => 'board', 'kind' => 'bar', 'name' => 'Neutral bar', 'role' => 'N', 'terminals' => $last];
+        $this->wire('tail-n', 'N', 'service.N', "$bar.t".($last - 1), 0.003);
+        $this->wire('bond', 'E', "$bar.t$last", 'met.t'.$last, 0.001);
+        $this->feed = ['line' => '', 'neutral' => $bar];
+    }
+
+    /** What feeds the line of a way: the device of its group, or in a panel the leg of its row. */
+    private function line(int $way): string
+    {
+        return $this->isSplit ? 'leg'.self::leg($way).'.t'.($way + 1) : $this->feed['line'];
+    }
+
+    /** Rows of two ways take the legs in turn. */
+    private static function leg(int $way): int
+    {
+        return 1 + intdiv($way - 1, 2) % 2;
+    }
+
+    /** A breaker with nothing on it yet. */
+    public function spare(float $amperes, string $curve = 'B'): self
+    {
+        $n = ++$this->ways;
+        $this->parts["way$n"] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n, spare", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]);
+        $this->wire("way$n-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "way$n.in", 0.0003);
+
+        return $this;
+    }
+
+    /** A way without a device. */
+    public function blank(): self
+    {
+        ++$this->ways;
+
+        return $this;
+    }
+
+    /**
+     * A load between the legs of a panel, on a breaker of two poles that takes this way and the next of its column.
+     *
+     * @param array<string, mixed> $attributes
+     * @param array<string, mixed> $cable
+     */
+    public function betweenLegs(string $circuit, string $name, float $amperes, string $id, string $room, float $metres, array $attributes, array $cable): self
+    {
+        $n = ++$this->ways;
+        $way = "way$n";
+        $this->parts[$way] = ['place' => 'board', 'kind' => 'two-pole-breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n];
+        foreach ([1, 2] as $leg) {
+            $this->wire("$way-feed$leg", "L$leg", "leg$leg.t".($n + 1), "$way.in$leg", 0.0003);
+        }
+        $this->circuits[$circuit] = ['name' => $name, 'way' => $way, 'claim' => 'dedicated', 'position' => $n];
+        // The watts of a part are at the volts of one leg; between two it draws four times as many.
+        $attributes['watts'] = 0.25 * (is_numeric($attributes['watts'] ?? null) ? (float) $attributes['watts'] : 0.0);
+        $this->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
+        $this->cable("$circuit-r1", $circuit, $metres, $cable, ['B' => ["$way.out1", "$id.L"], 'R' => ["$way.out2", "$id.N"], 'E' => ['met.t'.($n + 1), "$id.E"]], ['B' => 'L1', 'R' => 'L2']);
+
+        return $this->restingLoad($id, 'off');
     }
 
     /** The ways that follow sit behind this residual device and have a neutral bar of their own. */
@@ -75,20 +151,20 @@ final class HouseDraft
     {
         $n = ++$this->ways;
         $id = "way$n";
-        $this->parts[$id] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'curve' => $curve, 'position' => $n];
-        $this->wire("$id-feed", 'L', $this->feed['line'], "$id.in", 0.0003);
+        $this->parts[$id] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]);
+        $this->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.in", 0.0003);
         $this->start($circuit, $name, $claim, $id, "$id.out", $this->feed['neutral'].".t$n", $n);
 
         return $this;
     }
 
     /** An RCBO and the circuit behind it: line and neutral both start from the device. */
-    public function rcboWay(string $circuit, string $name, string $claim, float $amperes, string $curve = 'B', bool $switchesNeutral = true): self
+    public function rcboWay(string $circuit, string $name, string $claim, float $amperes, string $curve = 'B', bool $switchesNeutral = true, float $milliamps = 30.0): self
     {
         $n = ++$this->ways;
         $id = "way$n";
-        $this->parts[$id] = ['place' => 'board', 'kind' => 'rcbo', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'curve' => $curve, 'ratedMilliamps' => 30, 'type' => 'A', 'switchesNeutral' => $switchesNeutral, 'position' => $n];
-        $this->wire("$id-feed", 'L', $this->feed['line'], "$id.Lin", 0.0003);
+        $this->parts[$id] = ['place' => 'board', 'kind' => 'rcbo', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'ratedMilliamps' => $milliamps, 'switchesNeutral' => $switchesNeutral, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve, 'type' => 'A']);
+        $this->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.Lin", 0.0003);
         $this->wire("$id-lead", 'N', $this->feed['neutral'].".t$n", "$id.Nin", 0.002);
         $this->start($circuit, $name, $claim, $id, "$id.Lout", "$id.Nout", $n);
 
@@ -202,7 +278,7 @@ final class HouseDraft
         return [
             'format' => House::FORMAT,
             'name' => $this->name,
-            'ruleSet' => 'A',
+            'ruleSet' => $this->ruleSet,
             'places' => $this->places,
             'parts' => $this->parts,
             'cables' => $this->cables,
@@ -263,11 +339,15 @@ final class HouseDraft
     /**
      * @param array<string, mixed>                     $cable
      * @param array<string, array{string, string}>     $cores
+     * @param array<string, string>                    $roles  of cores that are not named by theirs
      */
-    private function cable(string $id, string $circuit, float $metres, array $cable, array $cores): void
+    private function cable(string $id, string $circuit, float $metres, array $cable, array $cores, array $roles = []): void
     {
-        $this->cables[$id] = ['kind' => 'flat', 'circuit' => $circuit, 'lengthMetres' => ['value' => $metres, 'knowing' => 'assumed']] + $cable
-            + ['cores' => array_map(static fn (array $ends): array => ['ends' => $ends], $cores)];
+        $joined = [];
+        foreach ($cores as $key => $ends) {
+            $joined[$key] = (isset($roles[$key]) ? ['role' => $roles[$key]] : []) + ['ends' => $ends];
+        }
+        $this->cables[$id] = ['kind' => 'flat', 'circuit' => $circuit, 'lengthMetres' => ['value' => $metres, 'knowing' => 'assumed']] + $cable + ['cores' => $joined];
     }
 
     private function wire(string $id, string $role, string $from, string $to, float $ohms): void

@@ -26,6 +26,19 @@ final readonly class Journal
     {
     }
 
+    /** Whether something written names a part of the house, so that another house would make it untrue. */
+    public function refersToHouse(): bool
+    {
+        foreach ($this->observations as $observation) {
+            $payload = $observation->payload;
+            if (\in_array($observation->kind, ['done', 'placed', 'accepted'], true) || isset($payload['connection']) || isset($payload['place'])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The fold of everything that was done. */
     public function state(): State
     {

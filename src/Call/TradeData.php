@@ -7,6 +7,7 @@ namespace App\Call;
 use YellowProbe\Diagnosis\Rates;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Rules\RuleSet;
+use YellowProbe\Survey\SurveyCatalogue;
 
 /** The rule sets and rates that ship with the application, read from their JSON. */
 final readonly class TradeData
@@ -29,6 +30,11 @@ final readonly class TradeData
     public function rates(): Rates
     {
         return new Rates(new Attributes($this->read($this->projectDir.'/config/prior-rates.json'), ''));
+    }
+
+    public function survey(): SurveyCatalogue
+    {
+        return new SurveyCatalogue(new Attributes($this->read($this->projectDir.'/config/survey.json'), ''));
     }
 
     /** @return array<string, mixed> */

@@ -276,6 +276,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/surveys/{ruleSet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["surveyLists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["drawUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["survey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["judgeBoard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -291,7 +355,7 @@ export interface components {
         /** @description Whether to test on or to stop, and the tests worth most per minute. */
         AdviceView: {
             /** @enum {string} */
-            advice: "test" | "repair" | "swap" | "leave" | "distributor" | "look-again";
+            advice: "test" | "repair" | "swap" | "leave" | "done" | "distributor" | "look-again";
             words: string;
             /**
              * Format: float
@@ -299,6 +363,26 @@ export interface components {
              */
             lossMinutes: number;
             tests: components["schemas"]["NextTestView"][];
+        };
+        /** @description How likely an earthing arrangement is by what was ticked. */
+        ArrangementView: {
+            arrangement: string;
+            /** Format: float */
+            probability: number;
+        };
+        /** @description A common way to build a board. */
+        BoardPatternView: {
+            slug: string;
+            words: string;
+            device: string;
+            ways: number;
+            groups: components["schemas"]["GroupView"][];
+        };
+        /** @description The board judged as it is built. */
+        BoardView: {
+            devices: components["schemas"]["DeviceJudgementView"][];
+            unprotected: string[];
+            findings: string[];
         };
         /** @description A call with everything that happened on it. */
         CallDetail: {
@@ -343,6 +427,29 @@ export interface components {
             raw: string;
             reason: string;
         };
+        /** @description What one device of the board takes with it. */
+        DeviceJudgementView: {
+            device: string;
+            circuits: string[];
+            /** Format: float */
+            amperes: number | null;
+            /** Format: float */
+            sum: number;
+            /** Format: float */
+            diverse: number;
+            remarks: string[];
+        };
+        /** @description What a way may feed, with what is typical of it. */
+        FeedsView: {
+            slug: string;
+            key: string;
+            words: string;
+            shape: string;
+            /** Format: float */
+            amperes: number;
+            curve: string;
+            points: number;
+        };
         /** @description One line that comes out of a sum. */
         FigureView: {
             words: string;
@@ -360,6 +467,13 @@ export interface components {
         FindingView: {
             pointer: string;
             words: string;
+        };
+        /** @description Ways behind one residual device, or behind none. */
+        GroupView: {
+            name: string;
+            /** Format: float */
+            milliamps: number;
+            type: string;
         };
         /** @description A house of the firm. */
         HouseSummary: {
@@ -662,6 +776,21 @@ export interface components {
             /** @description What the result does not say; may be empty. */
             caution: string;
             inputs: components["schemas"]["SumInputView"][];
+        };
+        /** @description Typical boards and circuits of a rule set, to pick from. */
+        SurveyListsView: {
+            patterns: components["schemas"]["BoardPatternView"][];
+            feeds: components["schemas"]["FeedsView"][];
+            evidence: components["schemas"]["PickView"][];
+        };
+        /** @description What a survey sheet makes: the house, what was assumed, the board judged. */
+        SurveyView: {
+            document: {
+                [key: string]: unknown;
+            };
+            open: string[];
+            earthing: components["schemas"]["ArrangementView"][];
+            board: components["schemas"]["BoardView"];
         };
         /** @description A cause, or places of one cause that cannot be told apart. */
         SuspectView: {
@@ -1238,6 +1367,118 @@ export interface operations {
             };
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+        };
+    };
+    surveyLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ruleSet: "A" | "B" | "C";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is typical under a rule set */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyListsView"];
+                };
+            };
+        };
+    };
+    drawUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    address: string;
+                    sheet: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The house it makes; nothing is stored */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            422: components["responses"]["Problem"];
+        };
+    };
+    survey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * Format: uuid
+                     * @description Of the house that it makes.
+                     */
+                    id: string;
+                    sheet: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The call with its house */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CallDetail"];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    judgeBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The board judged as it is built */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+            409: components["responses"]["Problem"];
         };
     };
 }

@@ -5,6 +5,7 @@ import { Hear } from '../hear/Hear';
 import { Record } from '../record/Record';
 import { PutRight } from '../right/PutRight';
 import { MakeSafe } from '../safe/MakeSafe';
+import { Survey } from '../survey/Survey';
 import { Trace } from '../trace/Trace';
 import { Refused, Waiting } from '../ui/parts';
 import { stages } from './stages';
@@ -16,6 +17,8 @@ function missing(stage: string, detail: Detail): string {
             return detail.observations.some((each) => each.kind === 'told' && each.payload.symptom !== undefined) ? '' : 'no symptom picked yet';
         case 'make-safe':
             return detail.proofs.some((proof) => proof.complete && !proof.lapsed) ? '' : 'no proof of dead stands';
+        case 'survey':
+            return detail.call.houseId === null ? 'no house yet' : '';
         case 'trace':
             return detail.readings.length > 0 ? '' : 'no reading yet';
         case 'put-right':
@@ -70,6 +73,7 @@ export default function CallPage() {
             </section>
             {stage === 'hear' && <Hear detail={detail} />}
             {stage === 'make-safe' && <MakeSafe detail={detail} />}
+            {stage === 'survey' && <Survey detail={detail} />}
             {stage === 'trace' && <Trace detail={detail} />}
             {stage === 'put-right' && <PutRight detail={detail} />}
             {stage === 'hand-over' && <Record detail={detail} />}

@@ -2,6 +2,7 @@
 export const stages = [
     { slug: 'hear', words: 'Hear' },
     { slug: 'make-safe', words: 'Make safe' },
+    { slug: 'survey', words: 'Survey' },
     { slug: 'trace', words: 'Trace' },
     { slug: 'put-right', words: 'Put right' },
     { slug: 'hand-over', words: 'Hand over' },

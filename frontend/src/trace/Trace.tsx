@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { Detail, Schemas } from '../api/client';
 import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
 import { AcceptCause } from '../right/AcceptCause';
@@ -64,7 +65,11 @@ export function Trace({ detail }: { detail: Detail }) {
                 <div className="mx-auto max-w-3xl space-y-3 p-4">
                     <Refused error={map.error ?? instruments.error} />
                     {hasHouse && map.isPending && <Waiting what="Drawing the house" />}
-                    {!hasHouse && <p>This call has no house yet. Readings can be taken all the same: say in words where, and place them later.</p>}
+                    {!hasHouse && (
+                        <p>
+                            This call has no house yet. Readings can be taken all the same: say in words where, and place them later. <Link className="inline-flex min-h-11 items-center underline underline-offset-4" to={`/calls/${callId}/survey`}>Survey the board, a few minutes</Link>
+                        </p>
+                    )}
                 </div>
                 {instrument && !hasHouse && (
                     <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} stateKey={stateKey} last={detail.readings.at(-1)} />
