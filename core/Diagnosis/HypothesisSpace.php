@@ -8,6 +8,8 @@ use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Fault\UnlistedLoad;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Protection;
 
 /**
  * Every single fault of the catalogue at every place of a house, as it stays and, where something brings it out, as it
@@ -18,12 +20,16 @@ final class HypothesisSpace
     /** How often something is plugged in that the survey does not hold (a survey fact is wrong in 5 to 20 % of cases). */
     private const UNLISTED = 0.1;
 
+    /** A device opens for what is behind it; that somebody names the wrong one, or that it is led astray, is left to one in ten. */
+    private const ELSEWHERE = 0.1;
+
     /** @return non-empty-list<Hypothesis> priors sum to 1, but for findings and what the survey may have got wrong; only their ratios count */
     public static function of(House $house, Rates $rates, Story $story = new Story()): array
     {
         $given = $rates->given($story);
         $atTimes = $rates->atTimes($story);
         $findings = array_map(static fn (array $found): array => [$rates->found($found[0]), $found[1]], $story->findings);
+        $behind = self::behind($house, $story->tripped);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -37,7 +43,7 @@ final class HypothesisSpace
             $weights = array_sum(array_map(static fn ($site): float => $site->weight, $sites));
             $own = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $site) {
-                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places);
+                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] !== array_intersect($behind, $site->places) || [] === $site->places ? 1.0 : self::ELSEWHERE);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
                 if ($own > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);
@@ -48,6 +54,30 @@ final class HypothesisSpace
         $sound = ($given['sound'] ?? 0.0) * self::found($findings, Hypothesis::SOUND, null);
 
         return [Hypothesis::sound($sound), Hypothesis::somethingElse($else), ...$hypotheses, ...self::surveyErrors($house, $sound)];
+    }
+
+    /**
+     * Places on the circuits behind devices that tripped, boards among them.
+     *
+     * @param list<string> $tripped
+     *
+     * @return list<string>|null null when none is named
+     */
+    private static function behind(House $house, array $tripped): ?array
+    {
+        if ([] === $tripped) {
+            return null;
+        }
+        $places = [];
+        foreach ($house->parts as $part) {
+            $circuit = $house->circuitOfPart($part->id);
+            $devices = null === $circuit ? [] : array_map(static fn (Part $device): string => $device->id, Protection::devices($house, $circuit));
+            if (null === $circuit || [] !== array_intersect($devices, $tripped)) {
+                $places[$part->place] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($places));
     }
 
     /**

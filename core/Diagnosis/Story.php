@@ -16,13 +16,20 @@ final readonly class Story
     /** @var list<array{string, string}> finding, place or nothing */
     public array $findings;
 
+    /** @var list<string> devices that opened by themselves, by their parts */
+    public array $tripped;
+
     /**
      * @param list<string>                $symptoms
      * @param list<string>                $contexts
      * @param list<array{string, string}> $findings what was seen or smelt, and at which place; an empty place is anywhere
+     * @param list<string>                $tripped
      */
-    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [])
+    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [], array $tripped = [])
     {
+        $tripped = array_values(array_unique($tripped));
+        sort($tripped);
+        $this->tripped = $tripped;
         $findings = array_values(array_unique($findings, \SORT_REGULAR));
         sort($findings);
         $this->findings = $findings;

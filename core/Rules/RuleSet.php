@@ -94,4 +94,15 @@ final readonly class RuleSet
     {
         return array_map(static fn (Attributes $colour): string => $colour->string('drawn'), $this->data->map('colours'));
     }
+
+    /** @return array<string, string> letter of every class => words, gravest first */
+    public function classes(): array
+    {
+        $classes = [];
+        foreach (array_keys($this->data->object('classes')->raw) as $class) {
+            $classes[(string) $class] = $this->data->object('classes')->string((string) $class);
+        }
+
+        return $classes;
+    }
 }

@@ -32,6 +32,14 @@ final readonly class CallStore
         return $this->entities->getRepository(Call::class)->findBy(['firm' => $user->firm], ['openedAt' => 'DESC', 'id' => 'DESC']);
     }
 
+    /** @return list<Call> earlier ones to the same address, newest first */
+    public function earlier(Call $call): array
+    {
+        $same = $this->entities->getRepository(Call::class)->findBy(['firm' => $call->firm, 'address' => $call->address], ['openedAt' => 'DESC', 'id' => 'DESC'], 20);
+
+        return array_values(array_filter($same, static fn (Call $other): bool => $other->id != $call->id && $other->openedAt <= $call->openedAt));
+    }
+
     public function journal(Call $call): Journal
     {
         $observations = $this->entities->getRepository(Observation::class)->findBy(['call' => $call], ['position' => 'ASC']);

@@ -7,10 +7,12 @@ namespace App\Call;
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
 use App\Api\View\CorrectionView;
+use App\Api\View\EarlierVisitView;
 use App\Api\View\IsolationStepView;
 use App\Api\View\JudgementView;
 use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
+use App\Api\View\PickView;
 use App\Api\View\ProofView;
 use App\Api\View\ReadingView;
 use App\Api\View\StateView;
@@ -25,6 +27,12 @@ use YellowProbe\Procedure\Isolation;
 /** A call and its journal as the page sees them. */
 final readonly class CallViews
 {
+    private const USUAL_RULES = 'A';
+
+    public function __construct(private CallStore $calls, private TradeData $trade)
+    {
+    }
+
     public function summary(Call $call, Journal $journal): CallSummary
     {
         return new CallSummary(
@@ -42,6 +50,9 @@ final readonly class CallViews
 
     public function detail(Call $call, Journal $journal): CallDetail
     {
+        $ruleSet = $journal->house->ruleSet ?? self::USUAL_RULES;
+        $classes = $this->trade->ruleSet($ruleSet)->classes();
+
         return new CallDetail(
             $this->summary($call, $journal),
             $call->house?->version,
@@ -51,12 +62,28 @@ final readonly class CallViews
             array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->proofs()),
             array_map(fn (TakenReading $reading): ReadingView => $this->reading($reading, $journal), $journal->readings()),
             array_map($this->observation(...), $journal->observations),
+            array_map($this->earlier(...), $this->calls->earlier($call)),
+            array_map(static fn (Observation $observation): string => $observation->id->toRfc4122(), $journal->unsettled()),
+            $ruleSet,
+            array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($classes), array_values($classes)),
         );
     }
 
     public function observation(Observation $observation): ObservationView
     {
-        return new ObservationView($observation->id->toRfc4122(), $observation->position, $observation->kind, self::time($observation->clientAt), $observation->author->name, (object) $observation->payload, (object) $observation->verdict);
+        $payload = $observation->payload;
+        if (isset($payload['photo'])) {
+            $payload['photo'] = true; // fetched by itself, so that a call stays small
+        }
+
+        return new ObservationView($observation->id->toRfc4122(), $observation->position, $observation->kind, self::time($observation->clientAt), $observation->author->name, (object) $payload, (object) $observation->verdict);
+    }
+
+    private function earlier(Call $call): EarlierVisitView
+    {
+        $words = $this->calls->journal($call)->last('accepted')->verdict['words'] ?? '';
+
+        return new EarlierVisitView($call->id->toRfc4122(), self::time($call->openedAt), $call->complaint, \is_string($words) ? $words : '');
     }
 
     public static function state(State $state): StateView

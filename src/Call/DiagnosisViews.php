@@ -56,7 +56,7 @@ final readonly class DiagnosisViews
                 max(0, \count($where) - self::MOST_PLACES),
                 $suspect->places($house),
                 $suspect->probability,
-                $lead->kind?->class() ?? '',
+                $lead->isMended() ? '' : $lead->kind?->class() ?? '',
                 array_map(static fn (array $reason): ReasonView => new ReasonView($reason['observation'], $reason['nats'], $reason['sentence']), $suspect->reasons()),
                 array_values(\array_slice($where, 0, self::MOST_PLACES)),
                 round($suspect->atTimes(), 3),

@@ -21,6 +21,8 @@ use YellowProbe\Procedure\Opened;
 /** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
 final readonly class Journal
 {
+    public const VERDICTS = ['cured', 'explained', 'not-found', 'passed-on'];
+
     /** @param list<Observation> $observations in the order they were stored */
     public function __construct(public array $observations, public ?House $house)
     {
@@ -214,21 +216,41 @@ final readonly class Journal
     /** What was told, as far as it was picked from the lists. */
     public function story(): Story
     {
-        $symptoms = $contexts = $findings = [];
+        $symptoms = $contexts = $findings = $tripped = [];
         foreach ($this->observations as $observation) {
             $payload = new Attributes($observation->payload, '');
             if ('told' === $observation->kind && $payload->has('symptom')) {
                 $symptoms[] = $payload->string('symptom');
             }
-            if ('told' === $observation->kind && $payload->has('context')) {
-                $contexts[] = $payload->string('context');
+            foreach (['context', 'resets'] as $key) {
+                if ('told' === $observation->kind && $payload->has($key)) {
+                    $contexts[] = $payload->string($key);
+                }
             }
-            if ('seen' === $observation->kind && $payload->has('finding')) {
-                $findings[] = [$payload->string('finding'), $payload->string('place', '')];
+            if ('told' === $observation->kind && isset($this->house?->parts[$payload->string('device', '')])) {
+                $tripped[] = $payload->string('device');
+            }
+            // What a look found was looked up in the list when it was stored.
+            $finding = 'seen' === $observation->kind ? $payload->string('finding', (new Attributes($observation->verdict, ''))->string('finding', '')) : '';
+            if ('' !== $finding) {
+                $findings[] = [$finding, $payload->string('place', '')];
             }
         }
 
-        return new Story($symptoms, $contexts, $findings);
+        return new Story($symptoms, $contexts, $findings, $tripped);
+    }
+
+    /** @return list<Observation> symptoms that were told and have no verdict yet */
+    public function unsettled(): array
+    {
+        $settled = [];
+        foreach ($this->observations as $observation) {
+            if ('settled' === $observation->kind) {
+                $settled[] = (new Attributes($observation->payload, ''))->string('observation');
+            }
+        }
+
+        return array_values(array_filter($this->observations, static fn (Observation $each): bool => 'told' === $each->kind && isset($each->payload['symptom']) && !\in_array($each->id->toRfc4122(), $settled, true)));
     }
 
     public function last(string $kind): ?Observation

@@ -44,10 +44,12 @@ final readonly class ObservationKinds
             'placed' => $this->placed($payload, $journal),
             'corrected' => $this->corrected($payload, $journal),
             'withdrawn', 'doubted' => $this->about($payload, $journal),
+            'people' => $this->people($payload),
+            'settled' => $this->settled($payload, $journal),
             'accepted' => $this->accepted($payload, $journal),
             'repaired' => $this->repaired($payload, $journal),
             'closed' => $this->closed($journal),
-            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, accepted, repaired, closed.'),
+            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, people, settled, accepted, repaired, closed.'),
         };
     }
 
@@ -55,7 +57,7 @@ final readonly class ObservationKinds
     private function told(Attributes $payload): array
     {
         $rates = $this->trade->rates();
-        foreach (['symptom' => $rates->symptoms(), 'context' => $rates->contexts()] as $key => $known) {
+        foreach (['symptom' => $rates->symptoms(), 'context' => $rates->contexts(), 'resets' => $rates->contexts()] as $key => $known) {
             if ($payload->has($key) && !isset($known[$payload->string($key)])) {
                 throw Problem::invalid("/payload/$key", 'Expected one of '.implode(', ', array_keys($known)).'.');
             }
@@ -64,9 +66,11 @@ final readonly class ObservationKinds
         return $this->text($payload, 'text');
     }
 
-    /** @return array{} */
+    /** @return array<string, mixed> what the list of looks knows of it */
     private function seen(Attributes $payload, Journal $journal): array
     {
+        $found = Seen::read($payload, $this->trade->looks());
+
         $known = $this->trade->rates()->findings();
         if ($payload->has('finding') && !isset($known[$payload->string('finding')])) {
             throw Problem::invalid('/payload/finding', 'Expected one of '.implode(', ', array_keys($known)).'.');
@@ -74,6 +78,40 @@ final readonly class ObservationKinds
         $place = $payload->string('place', '');
         if ('' !== $place && !isset($journal->house->places[$place])) {
             throw Problem::invalid('/payload/place', 'There is no such place in this house; leave it out and say in words where.');
+        }
+        if ([] === $found || $payload->has('text')) {
+            $this->text($payload, 'text');
+        }
+
+        return $found;
+    }
+
+    /** @return array{} */
+    private function people(Attributes $payload): array
+    {
+        foreach ($payload->strings('occupants') as $at => $slug) {
+            null !== AtRisk::tryFrom($slug) || throw Problem::invalid("/payload/occupants/$at", 'Expected one of '.implode(', ', array_map(static fn (AtRisk $case): string => $case->value, AtRisk::cases())).'.');
+        }
+        foreach ($payload->map('contacts') as $at => $contact) {
+            if (!\in_array($contact->string('role', ''), ['occupier', 'owner', 'payer', 'other'], true)) {
+                throw Problem::invalid("/payload/contacts/$at/role", 'Expected occupier, owner, payer or other.');
+            }
+            $this->text($contact, 'name');
+        }
+
+        return [];
+    }
+
+    /** @return array{} */
+    private function settled(Attributes $payload, Journal $journal): array
+    {
+        $of = $payload->string('observation', '');
+        $told = array_filter($journal->observations, static fn (Observation $each): bool => $each->id->toRfc4122() === $of && 'told' === $each->kind && isset($each->payload['symptom']));
+        if ([] === $told) {
+            throw Problem::invalid('/payload/observation', 'Name the symptom, as it was told, that this is the verdict on.');
+        }
+        if (!\in_array($payload->string('verdict', ''), Journal::VERDICTS, true)) {
+            throw Problem::invalid('/payload/verdict', 'Expected one of '.implode(', ', Journal::VERDICTS).'.');
         }
 
         return $this->text($payload, 'text');
@@ -225,6 +263,9 @@ final readonly class ObservationKinds
     /** @return array<string, mixed> */
     private function closed(Journal $journal): array
     {
+        if ([] !== $journal->unsettled()) {
+            throw Problem::conflict('Every symptom that was told needs its own verdict before the call closes: cured, explained, not found, or passed on.');
+        }
         if (null !== $journal->last('accepted') && !$journal->isRepairProved()) {
             throw Problem::conflict('The repair is not proved: repeat the test that failed and record its reading.');
         }

@@ -6,6 +6,7 @@ namespace App\Call;
 
 use YellowProbe\Diagnosis\Rates;
 use YellowProbe\Installation\Attributes;
+use YellowProbe\Rules\Looks;
 use YellowProbe\Rules\RuleSet;
 use YellowProbe\Survey\SurveyCatalogue;
 
@@ -30,6 +31,11 @@ final readonly class TradeData
     public function rates(): Rates
     {
         return new Rates(new Attributes($this->read($this->projectDir.'/config/prior-rates.json'), ''));
+    }
+
+    public function looks(): Looks
+    {
+        return new Looks(new Attributes($this->read($this->projectDir.'/config/looks.json'), ''));
     }
 
     public function survey(): SurveyCatalogue

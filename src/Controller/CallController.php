@@ -12,6 +12,7 @@ use App\Api\View\CallSummary;
 use App\Call\CallStore;
 use App\Call\CallViews;
 use App\Call\ObservationStore;
+use App\Call\Seen;
 use App\Entity\Call;
 use App\Entity\User;
 use App\House\HouseStore;
@@ -19,6 +20,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -60,6 +62,20 @@ final readonly class CallController
     public function get(string $id, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->calls->find($user, $id));
+    }
+
+    #[Route('/api/calls/{id}/observations/{observation}/photo', methods: ['GET'])]
+    #[OA\Get(path: '/api/calls/{id}/observations/{observation}/photo', operationId: 'getPhoto', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'observation', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The photo as it was stored', content: new OA\MediaType(mediaType: 'image/jpeg')), new OA\Response(response: 404, ref: '#/components/responses/Problem')])]
+    public function photo(string $id, string $observation, #[CurrentUser] User $user): Response
+    {
+        foreach ($this->calls->journal($this->calls->find($user, $id))->observations as $each) {
+            if ($each->id->toRfc4122() === $observation && \is_string($each->payload['photo'] ?? null)) {
+                [$type, $bytes] = Seen::photo($each->payload['photo']);
+
+                return new Response($bytes, 200, ['Content-Type' => $type, 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
+            }
+        }
+        throw Problem::notFound();
     }
 
     #[Route('/api/calls/{id}/observations', methods: ['POST'])]

@@ -6,8 +6,10 @@ namespace App\Controller;
 
 use App\Api\Answer;
 use App\Api\View\InstrumentView;
+use App\Api\View\LookView;
 use App\Api\View\PicksView;
 use App\Api\View\PickView;
+use App\Call\AtRisk;
 use App\Call\TradeData;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -16,6 +18,7 @@ use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\ResidualTester;
+use YellowProbe\Rules\Look;
 
 /** The lists that the page offers: testers, symptoms, contexts. */
 final readonly class CatalogueController
@@ -49,8 +52,14 @@ final readonly class CatalogueController
     #[OA\Get(path: '/api/picks', operationId: 'picks', responses: [new OA\Response(response: 200, description: 'Symptoms and contexts', content: new OA\JsonContent(ref: PicksView::class))])]
     public function picks(TradeData $trade): JsonResponse
     {
+        /** @param array<string, string> $picks */
         $views = static fn (array $picks): array => array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($picks), array_values($picks));
+        $rates = $trade->rates();
+        $resets = array_filter($rates->contexts(), static fn (string $slug): bool => str_starts_with($slug, 'resets-'), \ARRAY_FILTER_USE_KEY);
+        $atRisk = array_combine(array_map(static fn (AtRisk $case): string => $case->value, AtRisk::cases()), array_map(static fn (AtRisk $case): string => $case->words(), AtRisk::cases()));
+        $areas = $trade->looks()->areas();
+        $looks = array_map(static fn (Look $look): LookView => new LookView($look->slug, $areas[$look->area], $look->words, $look->class, '' !== $look->finding, $look->ruleSets), array_values($trade->looks()->all()));
 
-        return Answer::of(new PicksView($views($trade->rates()->symptoms()), $views($trade->rates()->contexts()), $views($trade->rates()->findings())));
+        return Answer::of(new PicksView($views($rates->symptoms()), $views(array_diff_key($rates->contexts(), $resets)), $views($resets), $views($rates->findings()), $views($atRisk), $looks));
     }
 }

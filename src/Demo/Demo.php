@@ -64,9 +64,10 @@ final readonly class Demo
         $model = $this->houses->model($house);
         $demo = $this->play($user, $call, $at, 41)->hides(Fault::at($model, 'borrowed-neutral', 'stair~lights-up')->change($model));
         $demo->told('It began the week after the fuse box was changed, in October. Before that it never happened.', ['context' => 'board-change'])
-            ->told('Device B is the one that is down. It resets at once. Last night Device A was down as well.', ['symptom' => 'residual-trip'])
+            ->told('Device B is the one that is down. It resets at once. Last night Device A was down as well.', ['symptom' => 'residual-trip', 'device' => 'rcd-b', 'deviceWords' => 'Device B', 'resets' => 'resets-at-once', 'when' => 'Evenings', 'since' => 'October'])
             ->told('A baby sleeps in the front room; there is a monitor plugged in at the landing.');
-        $demo->observe('seen', ['text' => 'New board, labels neat. Two cables of different age at the lower stair switch, seen with a mirror through the gap.']);
+        $demo->observe('people', ['occupants' => ['children', 'freezer'], 'contacts' => [['role' => 'occupier', 'name' => 'Mrs Adeyemi-Hartley', 'how' => 'at the door'], ['role' => 'owner', 'name' => 'Mr Quill', 'how' => 'quill@lets.example']]]);
+        $demo->observe('seen', ['look' => 'colours-mixed', 'class' => 'F', 'knowing' => 'seen', 'place' => 'p-stair-low', 'text' => 'New board, labels neat. Two cables of different age at the lower stair switch, seen with a mirror through the gap.']);
         $demo->test('plug-in-check:rl-hall.front');
         $demo->test('plug-in-check:ru-landing.front');
         $demo->test('residual-clamp:rcd-b');
@@ -82,7 +83,7 @@ final readonly class Demo
         $demo = $this->play($user, $call, $at, 7)->hides(Fault::at($model, 'open-cpc', 'workshop-r3/E@1')->change($model));
         $demo->told('A tingle from the lathe and from the charger, worse with wet shoes.', ['symptom' => 'tingle']);
         $demo->told('Since the bench was moved in the summer. Nothing has tripped.', ['context' => 'building-work']);
-        $demo->observe('seen', ['text' => 'Workbench socket sits proud, one screw missing. Conduit to the lathe pulled sideways.']);
+        $demo->observe('seen', ['look' => 'cable-not-held', 'class' => 'I', 'knowing' => 'seen', 'text' => 'Workbench socket sits proud, one screw missing. Conduit to the lathe pulled sideways.']);
         $demo->test('plug-in-check:w-lathe.front');
         $demo->test('plug-in-check:w-bench.front');
         $demo->test('polarity-live:w-lathe.front:L-E');

@@ -191,6 +191,48 @@ final class CallTest extends ApiTestCase
         self::assertSame('/payload/forced', $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'raw' => '0.5', 'near' => 'the loft', 'forced' => ['shouting']], 422)['pointer']);
     }
 
+    public function testALookHasItsClassItsGradeAndItsPhotoWhichIsFetchedByItself(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        foreach ([['look' => 'ghost'], ['look' => 'warm', 'class' => 'Q'], ['look' => 'warm', 'knowing' => 'hoped'], ['look' => 'warm', 'photo' => 'data:image/png;base64,AAAA'], ['look' => 'warm', 'photo' => 'data:image/png;base64,'.str_repeat('A', 700_001)]] as $at => $payload) {
+            self::assertSame('/payload/'.['look', 'class', 'knowing', 'photo', 'photo'][$at], $this->observe($call, 'seen', $payload, 422)['pointer']);
+        }
+        $picture = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR4nGNgYGBgAAAABQABh6FO1AAAAABJRU5ErkJggg==';
+        $seen = $this->observe($call, 'seen', ['look' => 'warm', 'class' => 'D', 'photo' => "data:image/png;base64,$picture"]);
+        $observations = (array) $seen['observations'];
+        $last = (array) end($observations);
+        self::assertSame(['words' => 'Warm to the hand with its usual load', 'class' => 'D', 'finding' => 'warm'], $last['verdict']);
+        self::assertTrue(self::at($last, 'payload', 'photo'), 'not sent along with the call');
+        $this->client->request('GET', "/api/calls/$call/observations/".self::textAt($last['id']).'/photo');
+        self::assertSame('image/png', $this->client->getResponse()->headers->get('Content-Type'));
+        self::assertSame($picture, base64_encode((string) $this->client->getResponse()->getContent()));
+        $this->call('GET', "/api/calls/$call/observations/".self::textAt(self::at($observations, 0, 'id')).'/photo', null, 404);
+    }
+
+    public function testEverySymptomNeedsItsVerdictAndPeopleAreWrittenDown(): void
+    {
+        $call = $this->demoCall('Salter');
+        $detail = $this->call('GET', "/api/calls/$call");
+        self::assertCount(1, (array) $detail['unsettled']);
+        $told = self::textAt(self::at($detail, 'unsettled', 0));
+        self::assertSame('/payload/verdict', $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'blessed', 'text' => 'x'], 422)['pointer']);
+        self::assertSame('/payload/observation', $this->observe($call, 'settled', ['observation' => 'x', 'verdict' => 'cured', 'text' => 'x'], 422)['pointer']);
+        self::assertSame([], $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'explained', 'text' => 'The earth is back.'])['unsettled']);
+        // Told late: it needs its own.
+        self::assertCount(1, (array) $this->observe($call, 'told', ['text' => 'The lights flicker too.', 'symptom' => 'flicker'])['unsettled']);
+        self::assertSame('/payload/resets', $this->observe($call, 'told', ['text' => 'x', 'resets' => 'by-magic'], 422)['pointer']);
+        self::assertSame('/payload/occupants/0', $this->observe($call, 'people', ['occupants' => ['dragons'], 'contacts' => []], 422)['pointer']);
+        self::assertSame('/payload/contacts/0/role', $this->observe($call, 'people', ['occupants' => [], 'contacts' => [['role' => 'butler', 'name' => 'x']]], 422)['pointer']);
+        $this->observe($call, 'people', ['occupants' => ['medical'], 'contacts' => [['role' => 'owner', 'name' => 'Mr Teague', 'how' => 'bell']]]);
+    }
+
+    public function testEarlierVisitsToTheAddressAreInSight(): void
+    {
+        $id = (new UuidV7())->toRfc4122();
+        $detail = $this->call('POST', '/api/calls', ['id' => $id, 'address' => '19 Sallow Court, Ottersby', 'customer' => 'Ms Vale', 'complaint' => 'The bell has stopped.', 'visit' => 'call-back', 'openedAt' => '2027-01-10T08:00:00Z'], 201);
+        self::assertStringContainsString('Line and neutral reversed', self::textAt(self::at($detail, 'earlier', 0, 'found')));
+    }
+
     public function testACorrectionStandsBesideTheOriginal(): void
     {
         $call = $this->demoCall('4 Wicket');
@@ -264,6 +306,7 @@ final class CallTest extends ApiTestCase
     {
         $call = $this->demoCall('Salter');
         $this->observe($call, 'closed', ['text' => 'x'], 409);
+        $this->observe($call, 'settled', ['observation' => self::at($this->call('GET', "/api/calls/$call"), 'unsettled', 0), 'verdict' => 'cured', 'text' => 'No tingle any more.']);
         $this->observe($call, 'repaired', ['text' => 'Cpc refitted in the workbench socket.']);
         $this->observe($call, 'done', ['changes' => array_map(static fn (array $entry): array => ['operation' => $entry['backOperation'], 'subject' => $entry['subject'], 'value' => $entry['backValue']], $this->ledger($call))]);
         $lathe = ['terminals' => ['w-lathe.front-L', 'w-lathe.front-E'], 'around' => []];

@@ -19,3 +19,13 @@ export async function percentOf(page: Page, cause: RegExp): Promise<number> {
     const text = (await line.count()) === 0 ? '0' : await line.innerText();
     return Number(text.replace(/[<>]/g, '').match(/\d+/)?.[0] ?? 0);
 }
+
+/** A call at an address that has no house yet. */
+export async function openCall(page: Page, address: string, complaint: string): Promise<void> {
+    await page.getByRole('button', { name: 'Open a call' }).click();
+    await page.getByLabel('Address').fill(address);
+    await page.getByLabel('Customer', { exact: true }).fill('Mrs Pell');
+    await page.getByLabel('Complaint, in the customer’s words').fill(complaint);
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await expect(page).toHaveURL(/\/hear$/);
+}

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/observations/{observation}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPhoto"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/observations": {
         parameters: {
             query?: never;
@@ -394,6 +410,14 @@ export interface components {
             proofs: components["schemas"]["ProofView"][];
             readings: components["schemas"]["ReadingView"][];
             observations: components["schemas"]["ObservationView"][];
+            /** @description Earlier calls to the same address, newest first. */
+            earlier: components["schemas"]["EarlierVisitView"][];
+            /** @description Observations that tell a symptom without a verdict yet. */
+            unsettled: string[];
+            /** @description Of the house; A while there is none. */
+            ruleSet: string;
+            /** @description The classes that an observation can have under that rule set. */
+            classes: components["schemas"]["PickView"][];
         };
         /** @description A call in the list. */
         CallSummary: {
@@ -438,6 +462,14 @@ export interface components {
             /** Format: float */
             diverse: number;
             remarks: string[];
+        };
+        /** @description An earlier call to the same address, and what was found. */
+        EarlierVisitView: {
+            id: string;
+            openedAt: string;
+            complaint: string;
+            /** @description The cause accepted then; empty when none was. */
+            found: string;
         };
         /** @description What a way may feed, with what is typical of it. */
         FeedsView: {
@@ -549,6 +581,19 @@ export interface components {
             /** @description on, off or out */
             state: string;
         };
+        /** @description A defect that a guided look asks for. */
+        LookView: {
+            slug: string;
+            /** @description Where one looks, in words. */
+            area: string;
+            words: string;
+            /** @description D, P, I or F, as a suggestion. */
+            class: string;
+            /** @description Whether it makes causes at its place likelier. */
+            weighs: boolean;
+            /** @description All where empty. */
+            ruleSets: string[];
+        };
         /** @description The house as a line map in the state it is in. */
         MapView: {
             houseId: string;
@@ -652,8 +697,13 @@ export interface components {
         PicksView: {
             symptoms: components["schemas"]["PickView"][];
             contexts: components["schemas"]["PickView"][];
+            /** @description How a device that tripped can be set again. */
+            resets: components["schemas"]["PickView"][];
             /** @description What can be seen or smelt. */
             findings: components["schemas"]["PickView"][];
+            /** @description Who or what suffers when the power goes. */
+            atRisk: components["schemas"]["PickView"][];
+            looks: components["schemas"]["LookView"][];
         };
         /** @description What a tester should show where it is put. */
         PredictionView: {
@@ -939,6 +989,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CallDetail"];
+                };
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    getPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                observation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The photo as it was stored */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
                 };
             };
             404: components["responses"]["Problem"];

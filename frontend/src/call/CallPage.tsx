@@ -2,6 +2,7 @@ import { NavLink, Navigate, useParams } from 'react-router';
 import type { Detail } from '../api/client';
 import { useCall } from '../api/hooks';
 import { Hear } from '../hear/Hear';
+import { Look } from '../look/Look';
 import { Record } from '../record/Record';
 import { PutRight } from '../right/PutRight';
 import { MakeSafe } from '../safe/MakeSafe';
@@ -15,6 +16,8 @@ function missing(stage: string, detail: Detail): string {
     switch (stage) {
         case 'hear':
             return detail.observations.some((each) => each.kind === 'told' && each.payload.symptom !== undefined) ? '' : 'no symptom picked yet';
+        case 'look':
+            return detail.observations.some((each) => each.kind === 'seen') ? '' : 'nothing noted';
         case 'make-safe':
             return detail.proofs.some((proof) => proof.complete && !proof.lapsed) ? '' : 'no proof of dead stands';
         case 'survey':
@@ -24,7 +27,7 @@ function missing(stage: string, detail: Detail): string {
         case 'put-right':
             return detail.observations.some((each) => each.kind === 'repaired') ? (detail.readings.some((each) => each.proves) ? '' : 'repair not proved') : 'nothing repaired yet';
         default:
-            return detail.call.stage === 'closed' ? '' : 'not handed over';
+            return detail.call.stage === 'closed' ? '' : detail.unsettled.length > 0 ? `${detail.unsettled.length} symptom${detail.unsettled.length === 1 ? '' : 's'} without a verdict` : 'not handed over';
     }
 }
 
@@ -72,6 +75,7 @@ export default function CallPage() {
                 </nav>
             </section>
             {stage === 'hear' && <Hear detail={detail} />}
+            {stage === 'look' && <Look detail={detail} />}
             {stage === 'make-safe' && <MakeSafe detail={detail} />}
             {stage === 'survey' && <Survey detail={detail} />}
             {stage === 'trace' && <Trace detail={detail} />}

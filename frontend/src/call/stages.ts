@@ -1,6 +1,7 @@
 /** The stages of a call in the order of the work. */
 export const stages = [
     { slug: 'hear', words: 'Hear' },
+    { slug: 'look', words: 'Look' },
     { slug: 'make-safe', words: 'Make safe' },
     { slug: 'survey', words: 'Survey' },
     { slug: 'trace', words: 'Trace' },

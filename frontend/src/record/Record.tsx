@@ -30,7 +30,8 @@ export function Record({ detail }: { detail: Detail }) {
                     <p className="break-words">“{call.complaint}”</p>
                     {[...of('told'), ...of('seen')].sort((a, b) => a.position - b.position).map((each) => (
                         <p key={each.id} className="break-words">
-                            <span className="text-soft">{clock(each.at)} {each.kind}, {each.by}:</span> {String(each.payload.text)}
+                            <span className="text-soft">{clock(each.at)} {each.kind}, {each.by}:</span> {[each.verdict.words, each.payload.text].filter(Boolean).join(': ')}
+                            {verdictOn(observations, each.id)}
                         </p>
                     ))}
                 </Part>
@@ -108,6 +109,12 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
             {children}
         </section>
     );
+}
+
+/** What became of a symptom, as last said. */
+function verdictOn(observations: Detail['observations'], told: string): string {
+    const settled = observations.findLast((each) => each.kind === 'settled' && each.payload.observation === told);
+    return settled ? ` (${String(settled.payload.verdict).replace('-', ' ')}: ${String(settled.payload.text)})` : '';
 }
 
 function stepWords(detail: Detail, each: Detail['observations'][number]): string {

@@ -47,16 +47,19 @@ function Row({ way, number, isOpen, isNext, isWrong, entry, lists, act }: { way:
     return (
         <div ref={ref} className={`border-b border-line ${isOpen && way ? 'bg-sheet' : ''} ${isWrong ? 'outline-2 outline-bad' : ''}`}>
             <div className="flex flex-wrap items-center gap-x-3 px-3">
-                <button type="button" aria-current={isNext} aria-label={`Way ${number}${way === null ? ', empty' : ''}`} onClick={choose} className="flex min-h-11 flex-1 items-center gap-3 text-left">
-                    <span className={`w-7 font-mono ${isNext ? 'font-bold underline decoration-4 underline-offset-4' : 'text-soft'}`}>{number}</span>
-                    <span className="min-w-0 flex-1 break-words">{way === null ? <span className="text-soft">{isNext ? 'next' : ''}</span> : way.device === 'blank' ? <span className="text-soft">Blank</span> : (way.name ?? feeds?.words ?? 'Spare')}</span>
+                <button type="button" aria-current={isNext} onClick={choose} className="flex min-h-11 flex-1 items-center gap-3 text-left">
+                    <span className={`w-7 font-mono ${isNext ? 'font-bold underline decoration-4 underline-offset-4' : 'text-soft'}`}>
+                        <span className="sr-only">Way </span>
+                        {number}
+                    </span>
+                    <span className="min-w-0 flex-1 break-words">{way === null ? <span className="text-soft">{isNext ? 'next' : <span className="sr-only">empty</span>}</span> : way.device === 'blank' ? <span className="text-soft">Blank</span> : (way.name ?? feeds?.words ?? 'Spare')}</span>
                     {way && way.device !== 'blank' && (
                         <span className="text-right text-sm">
                             <span className="font-mono text-base font-bold">
                                 {way.curve}
-                                {way.amperes} A
-                            </span>
-                            <span className="ml-2 text-soft">{way.device === 'rcbo' ? 'with residual device' : feeds?.shape === 'two-pole' ? 'two poles' : 'breaker'}</span>
+                                {way.amperes}
+                            </span>{' '}
+                            A<span className="ml-2 text-soft">{way.device === 'rcbo' ? 'with residual device' : feeds?.shape === 'two-pole' ? 'two poles' : 'breaker'}</span>
                         </span>
                     )}
                 </button>

@@ -8,7 +8,7 @@ export function Keypad({ lists, entry, act }: { lists: Schemas['SurveyListsView'
             <p className="mb-1 text-sm text-soft">
                 Way {entry.cursor + 1} feeds
             </p>
-            <div className="flex flex-wrap gap-1.5">
+            <div className="grid grid-cols-3 gap-1 sm:flex sm:flex-wrap sm:gap-1.5">
                 {lists.feeds.map((feeds) => (
                     <Tile key={feeds.slug} letter={feeds.key} words={feeds.words} onTap={() => act({ do: 'feed', feeds })} />
                 ))}
@@ -21,8 +21,8 @@ export function Keypad({ lists, entry, act }: { lists: Schemas['SurveyListsView'
 
 function Tile({ letter, words, onTap }: { letter: string; words: string; onTap: () => void }) {
     return (
-        <button type="button" onClick={onTap} className="flex min-h-11 items-center rounded-sm border border-ink bg-sheet pr-2.5 pl-1.5 text-sm">
-            <kbd aria-hidden="true" className="mr-1.5 min-w-5 border border-line text-center font-mono text-xs font-bold uppercase">
+        <button type="button" onClick={onTap} className="flex min-h-11 items-center rounded-sm border border-ink bg-sheet pr-2.5 pl-1.5 text-left text-sm leading-tight">
+            <kbd aria-hidden="true" className="mr-1.5 min-w-5 border max-sm:hidden border-line text-center font-mono text-xs font-bold uppercase">
                 {letter}
             </kbd>
             {words}

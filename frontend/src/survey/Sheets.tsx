@@ -153,10 +153,13 @@ export function Sheets({ detail }: { detail: Detail }) {
                 <Supply sheet={entry.sheet} lists={lists.data} drawn={drawn.data} act={act} />
                 <Refused error={drawn.error ?? store.error} />
                 {drawn.data && <Outcome open={drawn.data.open} board={drawn.data.board} />}
+            </aside>
+            <div className="sticky bottom-0 z-10 flex flex-wrap items-center gap-4 border-t border-ink bg-paper py-2 lg:col-span-2">
                 <Button look="next" disabled={sent === null || store.isPending || drawn.isError} onClick={save}>
                     {store.isPending ? 'Drawing up …' : 'Draw up this house'}
                 </Button>
-            </aside>
+                <span className="text-sm text-soft">{sent === null ? 'Fill at least one way.' : 'Then on to Trace. Anything can be refined later.'}</span>
+            </div>
             {help && <Keys lists={lists.data} onClose={() => setHelp(false)} />}
         </main>
     );

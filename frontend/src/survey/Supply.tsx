@@ -28,7 +28,7 @@ export function Supply({ sheet, lists, drawn, act }: { sheet: Sheet; lists: Sche
                         const taken = sheet.system === each.arrangement || (sheet.system === '' && each === likeliest);
                         return (
                             <button key={each.arrangement} type="button" role="radio" aria-checked={taken} className={`min-h-11 border px-3 ${taken ? 'border-ink bg-ink font-bold text-paper' : 'border-line bg-sheet'}`} onClick={() => act({ do: 'set', change: { system: sheet.system === each.arrangement ? '' : each.arrangement } })}>
-                                {each.arrangement} <span className="font-mono">{percent(each.probability)} %</span>
+                                {each.arrangement} <span className="font-mono">{percent(each.probability)}</span> %
                             </button>
                         );
                     })}

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A call with everything that happened on it. */
-#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations'])]
+#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes'])]
 final readonly class CallDetail
 {
     /**
@@ -16,6 +16,9 @@ final readonly class CallDetail
      * @param list<ProofView> $proofs
      * @param list<ReadingView> $readings
      * @param list<ObservationView> $observations
+     * @param list<EarlierVisitView> $earlier
+     * @param list<string> $unsettled
+     * @param list<PickView> $classes
      */
     public function __construct(
         #[OA\Property]
@@ -34,6 +37,14 @@ final readonly class CallDetail
         public array $readings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ObservationView::class))]
         public array $observations,
+        #[OA\Property(type: 'array', description: 'Earlier calls to the same address, newest first.', items: new OA\Items(ref: EarlierVisitView::class))]
+        public array $earlier,
+        #[OA\Property(type: 'array', description: 'Observations that tell a symptom without a verdict yet.', items: new OA\Items(type: 'string'))]
+        public array $unsettled,
+        #[OA\Property(description: 'Of the house; A while there is none.')]
+        public string $ruleSet,
+        #[OA\Property(type: 'array', description: 'The classes that an observation can have under that rule set.', items: new OA\Items(ref: PickView::class))]
+        public array $classes,
     ) {
     }
 }
