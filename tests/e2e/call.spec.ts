@@ -12,7 +12,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
 
     // Hear
     await expect(page).toHaveURL(/\/hear$/);
-    await expect(page.getByText('“The lower half goes off when the stair light is put on.”')).toBeVisible();
+    await expect(page.getByText('“The lower half goes off when the stair light is put on.”').first()).toBeVisible();
     await page.getByLabel('In plain words').fill('Since the new fuse box.');
     await pick(page, 'What happens', 'A residual device trips');
     await pick(page, 'Just before', 'The board was changed lately');
@@ -130,11 +130,17 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await page.getByRole('button', { name: 'Add to the record' }).click();
     await expect(page.getByText('Proves the repair')).toBeVisible();
     await page.getByLabel('Who was told, and how').fill('Mr Quist, at the door');
+    await expect(page.getByRole('button', { name: 'Hand over and close the call' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Give its verdict' }).click();
+    await pick(page, 'What became of it', 'Cured, and seen to be');
+    await page.getByLabel('How that is known').fill('Stair light on and off ten times.');
+    await page.getByRole('button', { name: 'Store the verdict' }).click();
     await page.getByRole('button', { name: 'Hand over and close the call' }).click();
     await expect(page.getByRole('button', { name: 'Hand over and close the call' })).toHaveCount(0);
     const record = page.getByRole('article');
     await expect(record).toContainText('Reason: No access while the baby slept.');
     await expect(record).toContainText('Neutral of the stair light moved to its own way');
+    await expect(record).toContainText('cured: Stair light on and off ten times.');
     await expect(record).toContainText('socket behind the freezer');
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
     expect(pdf).toMatch(/MediaBox\s*\[\s*0 0 59[45](\.\d+)? 84[12](\.\d+)?\s*\]/);

@@ -5,6 +5,8 @@ import { login } from './app';
 const views: { name: string; open: (page: Page) => Promise<void> }[] = [
     { name: 'calls', open: async (page) => void (await page.getByText('19 Sallow Court').waitFor()) },
     { name: 'hear', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Hear', 'On to covers-on tests') },
+    { name: 'look', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Look', 'Plate bulging') },
+    { name: 'survey', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Survey', 'What goes off together') },
     { name: 'make safe', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Make safe', 'Isolate and prove') },
     { name: 'trace', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Main switch on') },
     { name: 'put right', open: (page) => stage(page, 'Salter’s Hill', 'Put right', 'Store the repair') },

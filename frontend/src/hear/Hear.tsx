@@ -10,7 +10,8 @@ import { Tell } from './Tell';
 export function Hear({ detail }: { detail: Detail }) {
     const picks = usePicks();
     const words = (list: { slug: string; words: string }[] | undefined, slug: unknown) => list?.find((pick) => pick.slug === slug)?.words;
-    const story = detail.observations.filter((each) => each.kind === 'told');
+    // What a look found stands under Look; what was only written down stands here with what was told.
+    const story = detail.observations.filter((each) => each.kind === 'told' || (each.kind === 'seen' && each.payload.look === undefined));
     return (
         <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_22rem]">
             <section className="min-w-0">
@@ -21,17 +22,22 @@ export function Hear({ detail }: { detail: Detail }) {
                     {story.map((each) => (
                         <li key={each.id} className="border-l-2 border-line pl-3">
                             <p className="text-sm text-soft">
-                                Told {clock(each.at)}, written by {each.by}
+                                {each.kind === 'told' ? 'Told' : 'Seen'} {clock(each.at)}, written by {each.by}
                             </p>
                             <p className="break-words">{String(each.payload.text)}</p>
                             <p className="text-sm font-bold">
-                                {[words(picks.data?.symptoms, each.payload.symptom), words(picks.data?.contexts, each.payload.context), each.payload.deviceWords, words(picks.data?.resets, each.payload.resets)].filter(Boolean).join(' · ')}
+                                {[words(picks.data?.symptoms, each.payload.symptom), words(picks.data?.contexts, each.payload.context), each.payload.deviceWords, words(picks.data?.resets, each.payload.resets), words(picks.data?.findings, each.payload.finding)].filter(Boolean).join(' · ')}
                             </p>
                             <p className="text-sm break-words">{[each.payload.when && `When: ${String(each.payload.when)}`, each.payload.since && `Since: ${String(each.payload.since)}`, each.payload.also && `At the same time: ${String(each.payload.also)}`].filter(Boolean).join(' · ')}</p>
                             {each.payload.symptom !== undefined && <Settle detail={detail} told={each} />}
                         </li>
                     ))}
                 </ol>
+                <p className="mt-6">
+                    <Link className="inline-flex min-h-11 items-center border-2 border-ink bg-probe px-4 font-bold text-[#16243b]" to={`/calls/${detail.call.id}/${detail.call.houseId === null ? 'survey' : 'trace'}`}>
+                        {detail.call.houseId === null ? 'On to the board' : 'On to covers-on tests'}
+                    </Link>
+                </p>
                 {detail.earlier.length > 0 && (
                     <section className="mt-8">
                         <h2 className="border-b border-ink pb-1 font-bold">Earlier visits here</h2>
@@ -52,11 +58,6 @@ export function Hear({ detail }: { detail: Detail }) {
             <aside className="space-y-6">
                 <Tell detail={detail} />
                 <People detail={detail} />
-                <p>
-                    <Link className="inline-flex min-h-11 items-center border-2 border-ink bg-probe px-4 font-bold text-[#16243b]" to={`/calls/${detail.call.id}/${detail.call.houseId === null ? 'survey' : 'trace'}`}>
-                        {detail.call.houseId === null ? 'On to the board' : 'On to covers-on tests'}
-                    </Link>
-                </p>
             </aside>
         </main>
     );

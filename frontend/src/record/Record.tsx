@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { Detail, Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
+import { Settle } from '../hear/Settle';
 import { Button, clock, day, inputLook, Mark, percent, Refused, useDraft } from '../ui/parts';
 
 /** The finished story on A4: what was told, made safe, read, found, repaired and proved. */
@@ -185,6 +186,19 @@ function Finish({ detail }: { detail: Detail }) {
     const [told, setTold] = useState('');
     return (
         <section className="no-print mt-8 grid gap-6 md:grid-cols-2">
+            {detail.unsettled.length > 0 && (
+                <div className="border-l-4 border-doubt pl-3 md:col-span-2">
+                    <p className="font-bold text-doubt">▲ Each symptom that was told needs its verdict before the call closes.</p>
+                    {detail.observations
+                        .filter((each) => detail.unsettled.includes(each.id))
+                        .map((each) => (
+                            <div key={each.id}>
+                                <p className="break-words">“{String(each.payload.text)}”</p>
+                                <Settle detail={detail} told={each} />
+                            </div>
+                        ))}
+                </div>
+            )}
             <form
                 className="space-y-3"
                 onSubmit={(event) => {
@@ -210,7 +224,7 @@ function Finish({ detail }: { detail: Detail }) {
                     <input className={`${inputLook} mt-1 font-normal`} required maxLength={300} value={told} onChange={(event) => setTold(event.target.value)} />
                 </label>
                 <Refused error={observe.error} />
-                <Button type="submit" disabled={observe.isPending}>Hand over and close the call</Button>
+                <Button type="submit" disabled={observe.isPending || detail.unsettled.length > 0}>Hand over and close the call</Button>
             </form>
         </section>
     );
