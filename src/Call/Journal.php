@@ -9,6 +9,7 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
@@ -17,6 +18,8 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\States;
+use YellowProbe\Safety\IsolationScope;
 
 /** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
 final readonly class Journal
@@ -69,7 +72,9 @@ final readonly class Journal
         }
         $step = $payload->string('step', '');
         if ('isolation' === $observation->kind && ('danger-now' === $step || Isolation::Off->value === $step) && !$payload->has('skipped')) {
-            return array_map(static fn ($main): StateChange => new StateChange('set', $main->id, 'off'), $this->house->partsOfKind('main-switch'));
+            $devices = 'danger-now' === $step ? States::mains($this->house) : IsolationScope::devices($this->house, $payload->string('place', ''), $payload->string('level', IsolationScope::BOARD));
+
+            return array_map(static fn (Part $device): StateChange => new StateChange('set', $device->id, 'off'), $devices);
         }
 
         return [];
@@ -94,10 +99,17 @@ final readonly class Journal
         return $steps;
     }
 
-    public function energises(Observation $observation): bool
+    /** Whether it closes a device that the isolation opened, or a main. */
+    private function energises(Observation $observation): bool
     {
-        foreach ($this->changes($observation) as $change) {
-            if ('set' === $change->operation && 'on' === $change->value && 'main-switch' === ($this->house?->parts[$change->subject]->kind ?? '')) {
+        $opened = null === $this->house ? [] : array_map(static fn (Part $main): string => $main->id, States::mains($this->house));
+        foreach ($this->observations as $earlier) {
+            foreach ('isolation' === $earlier->kind ? $this->changes($earlier) : [] as $change) {
+                $opened[] = $change->subject;
+            }
+        }
+        foreach ('done' === $observation->kind ? $this->changes($observation) : [] as $change) {
+            if ('set' === $change->operation && 'on' === $change->value && \in_array($change->subject, $opened, true)) {
                 return true;
             }
         }
@@ -128,7 +140,7 @@ final readonly class Journal
                     break;
                 case Isolation::Dead->value:
                     if ($taken) {
-                        $proofs[] = new Proof($payload->string('place', 'board'), $observation->clientAt, $reference && $before && $this->provedAfter($at), $this->switchedAfter($at));
+                        $proofs[] = new Proof($payload->string('place', 'board'), $observation->clientAt, $reference && $before && $this->provedAfter($at), $this->switchedAfter($at), $payload->flag('opened', false));
                     }
                     break;
             }

@@ -13,8 +13,11 @@ use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Knowing;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Procedure\Isolation;
+use YellowProbe\Procedure\States;
+use YellowProbe\Safety\IsolationScope;
 
 /** What each kind of observation must hold, and what is made of it when it is stored. */
 final readonly class ObservationKinds
@@ -137,7 +140,7 @@ final readonly class ObservationKinds
             $change = StateChange::read($raw->raw, $house, "/payload/changes/$at");
             $changes[] = $change;
             $words[] = $change->words($house);
-            $energises = 'set' === $change->operation && 'on' === $change->value && 'main-switch' === $house->parts[$change->subject]->kind;
+            $energises = 'set' === $change->operation && 'on' === $change->value && \in_array($change->subject, array_map(static fn (Part $main): string => $main->id, States::mains($house)), true);
             $after = $journal->state()->after(...$changes);
             if ($energises && ([] !== $after->lifted || [] !== $after->links) && '' === trim($payload->string('explained', ''))) {
                 throw Problem::conflict('Conductors are still lifted or links still fitted. Clear the ledger first, or say in "explained" why each may stay.', '/payload/explained');
@@ -170,6 +173,12 @@ final readonly class ObservationKinds
         $place = $payload->string('place', '');
         if (Isolation::Dead === $step && !$payload->has('skipped') && !isset($journal->house->places[$place])) {
             throw Problem::invalid('/payload/place', 'Say at which place it was proved: a proof belongs to the terminals proved.');
+        }
+        if (Isolation::Dead === $step && $payload->has('pairs') && null !== $journal->house) {
+            $missing = array_diff(IsolationScope::pairs($journal->house, $place), $payload->strings('pairs'));
+            if ([] !== $missing) {
+                throw Problem::invalid('/payload/pairs', 'Not tried yet: '.implode(', ', $missing).'.');
+            }
         }
 
         return [];

@@ -271,7 +271,13 @@ final class CallTest extends ApiTestCase
             $this->observe($call, 'isolation', ['step' => $step]);
         }
         self::assertSame('/payload/place', $this->observe($call, 'isolation', ['step' => 'dead'], 422)['pointer']);
-        $this->observe($call, 'isolation', ['step' => 'dead', 'place' => 'p-rl-hall']);
+        $refused = $this->observe($call, 'isolation', ['step' => 'dead', 'place' => 'p-rl-hall', 'pairs' => ['L–N', 'L–E']], 422);
+        self::assertStringContainsString('Not tried yet: N–E, every other conductor', self::textAt($refused['detail']));
+        $scope = $this->call('GET', "/api/calls/$call/isolation-scope?place=p-rl-hall&level=circuit");
+        self::assertSame(['Way 2'], $scope['off']);
+        $this->call('GET', "/api/calls/$call/isolation-scope?place=attic&level=circuit", null, 422);
+        self::assertSame('Main switch', self::at($this->call('GET', "/api/calls/$call/way-back"), 0, 'name'));
+        $this->observe($call, 'isolation', ['step' => 'dead', 'place' => 'p-rl-hall', 'pairs' => $scope['pairs']]);
         $proved = $this->observe($call, 'isolation', ['step' => 'tester-after']);
         self::assertSame(['place' => 'Hall', 'complete' => true, 'lapsed' => false], array_intersect_key((array) self::at($proved, 'proofs', 0), ['place' => 1, 'complete' => 1, 'lapsed' => 1]));
         self::assertFalse($this->call('GET', "/api/calls/$call/map")['mainOn']);

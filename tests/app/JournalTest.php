@@ -85,6 +85,21 @@ final class JournalTest extends TestCase
         self::assertSame('no voltage found, reference not proved', $this->journal()->proofs()[0]->words());
     }
 
+    public function testACircuitIsolatedByItselfOpensItsOwnDeviceAndItsReturnEndsTheRound(): void
+    {
+        $this->step('warn', 'sources', 'reference', 'loads');
+        $this->add('isolation', ['step' => 'off', 'level' => 'circuit', 'place' => 'p-s']);
+        self::assertSame('off', $this->journal()->state()->position('way1', 'on'));
+        self::assertSame('on', $this->journal()->state()->position('main', 'on'));
+        $this->step('lock', 'tester-before');
+        $this->add('isolation', ['step' => 'dead', 'place' => 'p-s', 'opened' => true]);
+        $this->step('tester-after');
+        self::assertSame('proved dead here, at the terminals', $this->journal()->proofs()[0]->words());
+        $this->done(['set', 'way1', 'on']);
+        self::assertSame([], $this->journal()->isolation());
+        self::assertTrue($this->journal()->proofs()[0]->lapsed);
+    }
+
     public function testReadingsAsTheyStand(): void
     {
         $first = $this->measured('0.42', ['s.front-L', 's.front-E']);

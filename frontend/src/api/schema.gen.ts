@@ -228,6 +228,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/isolation-scope": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["isolationScope"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/way-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wayBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/login": {
         parameters: {
             query?: never;
@@ -780,6 +812,13 @@ export interface components {
             /** @description The stop, or null for the board. */
             to: string | null;
         };
+        /** @description What an isolation at a place opens, leaves live, and asks to be tried there. */
+        ScopeView: {
+            off: string[];
+            stays: string[];
+            warns: string[];
+            pairs: string[];
+        };
         /** @description The state a house is in: only what differs from closed, landed, on. */
         StateView: {
             positions: {
@@ -879,6 +918,15 @@ export interface components {
             role: string;
             access: string;
             name: string;
+        };
+        /** @description One device to close again, and what is expected then. */
+        WayBackView: {
+            device: string;
+            name: string;
+            /** @description What comes alive with it. */
+            live: string[];
+            /** @description Circuits that stay dead. */
+            dead: string[];
         };
         /** @description A way of the board and its line. */
         WayView: {
@@ -1339,6 +1387,55 @@ export interface operations {
             };
             409: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+        };
+    };
+    isolationScope: {
+        parameters: {
+            query: {
+                place: string;
+                level: "circuit" | "board";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What to open, what stays live, what to try */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScopeView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    wayBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Devices to close again, in order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayBackView"][];
+                };
+            };
         };
     };
     login: {

@@ -1,8 +1,9 @@
 import { Link, useNavigate } from 'react-router';
 import { useState } from 'react';
 import type { Detail } from '../api/client';
-import { useMap, useObserve } from '../api/hooks';
+import { useObserve } from '../api/hooks';
 import { Ledger } from '../safe/Ledger';
+import { WayBack } from '../safe/WayBack';
 import { store } from '../trace/setup';
 import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
 
@@ -10,7 +11,6 @@ import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
 export function PutRight({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
     const observe = useObserve(callId);
-    const map = useMap(callId, detail.call.houseId !== null);
     const navigate = useNavigate();
     const [text, setText] = useDraft(`${callId}.repair`);
     const [materials, setMaterials] = useDraft(`${callId}.materials`);
@@ -121,15 +121,7 @@ export function PutRight({ detail }: { detail: Detail }) {
             </div>
             <aside className="space-y-6">
                 <Ledger detail={detail} />
-                {map.data && !map.data.mainOn && (
-                    <section className="border border-ink bg-sheet p-3">
-                        <h2 className="font-bold">Energise again</h2>
-                        <p className="mb-2">▲ Nothing lifted, no links, covers on, people told. Feeder, main, residual device, circuit: watch each.</p>
-                        <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: map.data.main ?? '', value: 'on' }] } })}>
-                            Main switch is on again
-                        </Button>
-                    </section>
-                )}
+                <WayBack detail={detail} />
             </aside>
         </main>
     );

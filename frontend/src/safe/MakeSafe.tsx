@@ -1,7 +1,12 @@
 import { useState } from 'react';
 import type { Detail } from '../api/client';
-import { useMap, useObserve } from '../api/hooks';
+import { useMap, useObserve, usePicks } from '../api/hooks';
+import { people } from '../hear/People';
+import { useScope, type Level } from './hooks';
 import { Ledger } from './Ledger';
+import { Pairs } from './Pairs';
+import { Scope } from './Scope';
+import { WayBack } from './WayBack';
 import { Button, clock, inputLook, Modal, Pick, Refused, useDraft } from '../ui/parts';
 
 /** Isolation step by step, what was changed for the time being, and the way back. */
@@ -11,8 +16,13 @@ export function MakeSafe({ detail }: { detail: Detail }) {
     const [skipping, setSkipping] = useState<string | null>(null);
     const [reason, setReason] = useDraft(`${detail.call.id}.skip`);
     const [place, setPlace] = useState('');
+    const [level, setLevel] = useState<Level>('board');
+    const [key, setKey] = useDraft(`${detail.call.id}.key`);
     const [again, setAgain] = useState(false);
-    const tick = (step: string, more: Record<string, string> = {}) => observe.mutate({ kind: 'isolation', payload: { step, ...more } });
+    const scope = useScope(detail.call.id, place, level);
+    const picks = usePicks();
+    const atRisk = people(detail).occupants.map((slug) => picks.data?.atRisk.find((each) => each.slug === slug)?.words ?? slug);
+    const tick = (step: string, more: Record<string, unknown> = {}) => observe.mutate({ kind: 'isolation', payload: { step, ...more } });
     const places = [{ slug: 'board', words: 'Consumer unit' }, ...(map.data?.ways.flatMap((way) => way.stops.map((stop) => ({ slug: stop.place, words: stop.name }))) ?? [])].filter((each, at, all) => all.findIndex((other) => other.slug === each.slug) === at);
     const complete = detail.isolation.every((step) => step.at !== null);
     const steps = detail.isolation.map((step, at) => ({ ...step, number: at + 1, open: step.next || (again && at >= 6) }));
@@ -20,6 +30,7 @@ export function MakeSafe({ detail }: { detail: Detail }) {
         <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_20rem]">
             <section>
                 <h2 className="mb-1 text-2xl font-bold">Isolate and prove</h2>
+                {detail.call.houseId !== null && <Scope places={places} place={place} onPlace={setPlace} level={level} onLevel={setLevel} scope={scope.data} />}
                 <p className="mb-4 text-soft">In this order. A step left out needs its reason, and the reason stays on the record.</p>
                 <ol className="space-y-2">
                     {steps.map((step) => (
@@ -29,22 +40,31 @@ export function MakeSafe({ detail }: { detail: Detail }) {
                                 <div className="min-w-52 flex-1">
                                     <p className={step.open || step.at ? 'font-bold' : 'text-soft'}>{step.words}</p>
                                     {step.open && <p className="mt-1">▲ {step.caution}</p>}
+                                    {step.open && step.step === 'warn' && atRisk.length > 0 && <p className="mt-1 font-bold">Here: {atRisk.join(', ')}.</p>}
                                     {step.at !== null && (
                                         <p className="text-sm text-soft">
                                             {step.skipped === null ? 'Done' : `Skipped: ${step.skipped},`} {clock(step.at)} by {step.by}
                                         </p>
                                     )}
                                 </div>
+                                {step.open && step.step === 'dead' && (
+                                    <div className="w-full space-y-2 pl-10">
+                                        {detail.call.houseId === null ? <p className="font-bold">No house yet: a proof belongs to a place. Survey the board first, or treat everything as live.</p> : place === '' ? <div className="max-w-60"><Pick label="At which point" value={place} onChange={setPlace} options={places} /></div> : <Pairs key={place} pairs={scope.data?.pairs ?? []} busy={observe.isPending || scope.isFetching} onAll={(opened) => tick('dead', { place, pairs: scope.data?.pairs ?? [], opened })} />}
+                                    </div>
+                                )}
                                 {step.open && (
                                     <div className="flex flex-wrap items-end gap-2">
-                                        {step.step === 'dead' && (
-                                            <div className="w-52">
-                                                <Pick label="At which point" value={place} onChange={setPlace} options={places} />
-                                            </div>
+                                        {step.step === 'lock' && (
+                                            <label className="text-sm font-bold">
+                                                Who keeps the key
+                                                <input className={`${inputLook} font-normal`} maxLength={80} value={key} onChange={(event) => setKey(event.target.value)} />
+                                            </label>
                                         )}
-                                        <Button look={step.next ? 'next' : 'plain'} disabled={observe.isPending || (step.step === 'dead' && place === '')} onClick={() => tick(step.step, step.step === 'dead' ? { place } : {})}>
-                                            {step.step === 'dead' ? 'No voltage found' : 'Done'}
-                                        </Button>
+                                        {step.step !== 'dead' && (
+                                            <Button look={step.next ? 'next' : 'plain'} disabled={observe.isPending} onClick={() => tick(step.step, step.step === 'lock' && key.trim() !== '' ? { key } : step.step === 'off' && place !== '' ? { level, place } : {})}>
+                                                Done
+                                            </Button>
+                                        )}
                                         {step.next && (
                                             <Button look="quiet" onClick={() => setSkipping(step.step)}>
                                                 Leave out
@@ -87,6 +107,7 @@ export function MakeSafe({ detail }: { detail: Detail }) {
                     </ul>
                     <p className="mt-2 text-sm text-soft">A proof belongs to the terminals proved. Any later switching, linking or reset ends it. The supply side of the main switch stays live.</p>
                 </section>
+                <WayBack detail={detail} />
                 <Ledger detail={detail} />
             </aside>
             <Modal open={skipping !== null} onClose={() => setSkipping(null)} title="Leave this step out">

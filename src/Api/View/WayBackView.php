@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** One device to close again, and what is expected then. */
+#[OA\Schema(required: ['device', 'name', 'live', 'dead'])]
+final readonly class WayBackView
+{
+    /**
+     * @param list<string> $live
+     * @param list<string> $dead
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $device,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property(type: 'array', description: 'What comes alive with it.', items: new OA\Items(type: 'string'))]
+        public array $live,
+        #[OA\Property(type: 'array', description: 'Circuits that stay dead.', items: new OA\Items(type: 'string'))]
+        public array $dead,
+    ) {
+    }
+}
