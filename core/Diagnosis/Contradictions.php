@@ -25,6 +25,9 @@ final class Contradictions
     private const LEAST_NATS = 3.0;
     private const LEAST_READINGS = 3;
 
+    /** Nats below the leading cause from which on one adds nothing to the sum over all. */
+    private const NEGLIGIBLE = 9.0;
+
     /**
      * @param non-empty-list<Hypothesis> $hypotheses
      * @param list<Evidence>             $evidence
@@ -36,6 +39,7 @@ final class Contradictions
         if (\count($evidence) < self::LEAST_READINGS) {
             return [];
         }
+        $hypotheses = self::alive(Ranker::rank($hypotheses, $evidence));
         $whole = self::evidenceOf(Ranker::rank($hypotheses, $evidence));
         $found = [];
         foreach ($evidence as $at => $piece) {
@@ -50,6 +54,24 @@ final class Contradictions
         usort($found, static fn (Contradiction $a, Contradiction $b): int => [$b->nats, $a->observation] <=> [$a->nats, $b->observation]);
 
         return $found;
+    }
+
+    /**
+     * The causes that could lead if the reading that speaks most against them were left out; the others change nothing.
+     *
+     * @return non-empty-list<Hypothesis>
+     */
+    private static function alive(Ranking $ranking): array
+    {
+        $alive = [];
+        $top = max(array_map(static fn (Standing $standing): float => $standing->log, $ranking->standings) ?: [0.0]);
+        foreach ($ranking->standings as $standing) {
+            if ($standing->log - min([0.0, ...$standing->each]) >= $top - self::NEGLIGIBLE) {
+                $alive[] = $standing->hypothesis;
+            }
+        }
+
+        return [] === $alive ? [Hypothesis::sound(1.0)] : $alive;
     }
 
     /** Log of the probability of all readings, over all causes. */

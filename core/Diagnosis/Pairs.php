@@ -6,6 +6,7 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Measurement;
 
 /**
  * Two faults together, grown from the best singles when no single explains what was read: when the best one's readings lie
@@ -32,8 +33,9 @@ final class Pairs
      *
      * @param non-empty-list<Hypothesis> $hypotheses singles
      * @param list<Evidence>             $evidence
+     * @param (\Closure(House, Measurement, non-empty-list<Hypothesis>): PredictionTable)|null $sketch where tables of pairs come from; worked out when left out
      */
-    public static function rank(House $house, array $hypotheses, array $evidence): Ranking
+    public static function rank(House $house, array $hypotheses, array $evidence, ?\Closure $sketch = null): Ranking
     {
         $singles = Ranker::rank($hypotheses, $evidence);
         $pairs = self::grown($singles);
@@ -44,7 +46,7 @@ final class Pairs
         // Each fault by itself says which pairs are worth working out: one may hide the other.
         $rough = Ranker::rank([...$hypotheses, ...$pairs], $evidence);
 
-        return Ranker::rank([...$hypotheses, ...$pairs], self::among($house, self::best($rough->standings), $evidence));
+        return Ranker::rank([...$hypotheses, ...$pairs], self::among($house, self::best($rough->standings), $evidence, $sketch));
     }
 
     /** @return list<Hypothesis> */
@@ -119,16 +121,19 @@ final class Pairs
      *
      * @param list<Hypothesis> $pairs
      * @param list<Evidence>   $evidence
+     * @param (\Closure(House, Measurement, non-empty-list<Hypothesis>): PredictionTable)|null $sketch
      *
      * @return list<Evidence>
      */
-    public static function among(House $house, array $pairs, array $evidence): array
+    public static function among(House $house, array $pairs, array $evidence, ?\Closure $sketch = null): array
     {
+        $sketch ??= Predictor::sketch(...);
+
         return [] === $pairs ? $evidence : array_map(static fn (Evidence $piece): Evidence => new Evidence(
             $piece->id,
             $piece->measurement,
             $piece->reading,
-            static fn (): PredictionTable => $piece->table()->with(Predictor::sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs])),
+            static fn (): PredictionTable => $piece->table()->with($sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs])),
             $piece->where,
             $piece->exposure,
             $piece->blunder,

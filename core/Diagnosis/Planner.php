@@ -22,7 +22,8 @@ final class Planner
     private const MATTERS_SECOND = 1e-4;
     private const MOST_SECOND = 250;
     private const LEAST_BITS = 0.01;
-    private const SKETCHED = 60;
+    /** Tests that are weighed where each has to be worked out for it; the cheapest of each kind first. */
+    public const SKETCHED = 60;
 
     /** @var array<string, TestPlan> */
     private readonly array $plans;

@@ -16,6 +16,11 @@ final readonly class PredictionTable
     {
     }
 
+    public function has(Hypothesis $hypothesis): bool
+    {
+        return isset($this->rows[$hypothesis->stem]);
+    }
+
     /** @return list<Row> by severity, and last the sound house's where the cause comes and goes */
     public function rows(Hypothesis $hypothesis): array
     {

@@ -5,22 +5,26 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Measurement;
 
 /** All causes in the order of their probability, and the same grouped so that a person can act on it. */
-final readonly class Ranking
+final class Ranking
 {
     /** Two places are one line while no reading so far prefers one by more than this many nats. */
     private const ALIKE = 0.25;
 
     /** @var list<string> what has been repaired so far, in the order of the names */
-    public array $repaired;
+    public readonly array $repaired;
+
+    /** @var array<int, array{float, float}> */
+    private array $expected = [];
 
     /**
      * @param list<Standing> $standings likeliest first
      * @param list<Evidence>       $evidence  in the order that the standings' outcomes are in
      * @param array<string, float> $spread    what the readings left of each factor's standard deviation, under the leading cause
      */
-    public function __construct(public array $standings, public array $evidence, public array $spread = [])
+    public function __construct(public readonly array $standings, public readonly array $evidence, public readonly array $spread = [])
     {
         $repaired = [];
         foreach ($standings as $standing) {
@@ -51,8 +55,9 @@ final readonly class Ranking
      * @param list<Hypothesis>                                                                                                                                                                                               $hypotheses the same singles that were ranked
      * @param list<Evidence>                                                                                                                                                                                                 $evidence
      * @param array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $plain
+     * @param (\Closure(House, Measurement, non-empty-list<Hypothesis>): PredictionTable)|null $sketch where tables of pairs come from
      */
-    public static function restore(House $house, array $hypotheses, array $evidence, array $plain): self
+    public static function restore(House $house, array $hypotheses, array $evidence, array $plain, ?\Closure $sketch = null): self
     {
         $byId = [];
         foreach ($hypotheses as $hypothesis) {
@@ -69,7 +74,27 @@ final readonly class Ranking
             $standings[] = $standing;
         }
 
-        return new self($standings, Ranker::ordered(Pairs::among($house, Pairs::best($standings), $evidence)), $plain['spread']);
+        return new self($standings, Ranker::ordered(Pairs::among($house, Pairs::best($standings), $evidence, $sketch)), $plain['spread']);
+    }
+
+    /**
+     * How likely a reading was over all causes: by prior, not by posterior, for a reading that has already killed the others
+     * must still count.
+     *
+     * @return array{float, float} sum of prior times likelihood, sum of the priors
+     */
+    public function expected(int $at): array
+    {
+        if (!isset($this->expected[$at])) {
+            $sum = $weight = 0.0;
+            foreach ($this->standings as $standing) {
+                $sum += $standing->hypothesis->prior * exp($standing->each[$at]);
+                $weight += $standing->hypothesis->prior;
+            }
+            $this->expected[$at] = [$sum, $weight];
+        }
+
+        return $this->expected[$at];
     }
 
     public function probability(string $hypothesisId): float

@@ -92,17 +92,13 @@ final readonly class Suspect
 
     private function others(int $at): float
     {
-        $mine = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $this->standings);
-        $sum = $weight = 0.0;
-        foreach ($this->ranking->standings as $standing) {
-            if (!\in_array($standing->hypothesis->id, $mine, true)) {
-                // By prior, not by posterior: a reading that has already killed the others must still count.
-                $sum += $standing->hypothesis->prior * exp($standing->each[$at]);
-                $weight += $standing->hypothesis->prior;
-            }
+        [$sum, $weight] = $this->ranking->expected($at);
+        foreach ($this->standings as $standing) {
+            $sum -= $standing->hypothesis->prior * exp($standing->each[$at]);
+            $weight -= $standing->hypothesis->prior;
         }
 
-        return log($sum / $weight);
+        return log(max($sum, 1e-300) / max($weight, 1e-300));
     }
 
     private function sentence(Evidence $piece): string

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\Problem;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\Cache\CacheInterface;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
@@ -29,11 +31,12 @@ use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestPlan;
 
 /** The ranking and the next test for a call, with prediction tables kept between requests: they do not depend on what was read. */
 final readonly class Diagnosis
 {
-    public function __construct(private CacheInterface $predictions, private TradeData $trade)
+    public function __construct(#[Autowire(service: 'cache.predictions')] private CacheInterface&CacheItemPoolInterface $predictions, private TradeData $trade)
     {
     }
 
@@ -65,9 +68,10 @@ final readonly class Diagnosis
 
         $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $evidence), self::priors($hypotheses), $repaired);
         // Several requests of a page ask for the same ranking: it is computed by one of them.
-        $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence)->export());
+        $sketch = $this->sketch(...);
+        $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence, $sketch)->export());
 
-        return Ranking::restore($house, $hypotheses, $evidence, $plain);
+        return Ranking::restore($house, $hypotheses, $evidence, $plain, $sketch);
     }
 
     /** @return list<Contradiction> readings that the others speak against, the oddest first */
@@ -91,13 +95,48 @@ final readonly class Diagnosis
         $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
         $key = self::key('next', $house, $read, $priors, [$now->hash(), $opened->places(), $practice->key(), $ranking->repaired]);
         /** @var list<array{string, float, float, float, float}> $chosen */
-        $chosen = $this->predictions->get($key, static fn (): array => array_map(
+        $chosen = $this->predictions->get($key, fn (): array => array_map(
             static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate, $candidate->saves],
-            Planner::sketching($house, $practice)->next($ranking, $now, $opened),
+            (new Planner($house, fn (TestPlan $plan, array $causes): PredictionTable => $this->sketch($house, $plan->measurement, $causes), $practice, Planner::SKETCHED))->next($ranking, $now, $opened),
         ));
         $plans = TestCatalogue::plans($house);
 
         return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
+    }
+
+    /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */
+    public function prepare(House $house, Ranking $ranking, Measurement $measurement): void
+    {
+        $this->table($house, $measurement, self::singles($ranking));
+    }
+
+    /**
+     * What a test would show under some causes, sketched; those worked out before are kept, cause by cause.
+     *
+     * @param non-empty-list<Hypothesis> $hypotheses
+     */
+    private function sketch(House $house, Measurement $measurement, array $hypotheses): PredictionTable
+    {
+        $item = $this->predictions->getItem(self::key('sketch', $house, [$measurement->hash()]));
+        $kept = $item->get();
+        $kept = $kept instanceof PredictionTable ? $kept : new PredictionTable([]);
+        $missing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::ELSE !== $hypothesis->id && !$kept->has($hypothesis)));
+        if ([] !== $missing) {
+            $kept = Predictor::sketch($house, $measurement, [Hypothesis::sound(1.0), ...$missing])->with($kept);
+            $this->predictions->save($item->set($kept));
+        }
+
+        return $kept;
+    }
+
+    /**
+     * The causes of a ranking that are no pairs, each as it was before any repair.
+     *
+     * @return list<Hypothesis>
+     */
+    private static function singles(Ranking $ranking): array
+    {
+        return array_values(array_filter(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings), static fn (Hypothesis $hypothesis): bool => [] === $hypothesis->both));
     }
 
     /** Where a tester is, in words: "Loop L–E at Hall socket". */

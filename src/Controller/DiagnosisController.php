@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use App\Api\Answer;
 use App\Api\Body;
+use App\Api\Later;
 use App\Api\Problem;
 use App\Api\View\AdviceView;
 use App\Api\View\ContradictionView;
@@ -42,7 +43,7 @@ final readonly class DiagnosisController
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private CallStore $calls, private Diagnosis $diagnosis, private DiagnosisViews $views)
+    public function __construct(private CallStore $calls, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later)
     {
     }
 
@@ -99,7 +100,11 @@ final readonly class DiagnosisController
         $obstacle = Obstacle::of($house, $measurement);
         $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
-        return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
+        $ranking = $this->diagnosis->rank($journal);
+        // Whoever asks what it should show is about to read it: have ready what every cause would show.
+        $this->later->add(fn () => $this->diagnosis->prepare($house, $ranking, $measurement));
+
+        return Answer::of($this->views->prediction($house, $ranking, $measurement, $cautions));
     }
 
     #[Route('/api/calls/{id}/map', methods: ['GET'])]

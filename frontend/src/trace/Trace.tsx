@@ -29,7 +29,8 @@ export function Trace({ detail }: { detail: Detail }) {
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
     const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined);
-    const odd = useContradictions(callId, hasHouse);
+    // The slowest comes last: it must not hold up what the page is waiting for.
+    const odd = useContradictions(callId, hasHouse && !ranking.isFetching && !next.isFetching);
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
