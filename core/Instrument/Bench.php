@@ -49,11 +49,12 @@ final class Bench
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
     private array $ports = [];
 
-    public function __construct(private readonly House $house, State $state, private readonly Instrument $instrument, private readonly Connection $connection, private readonly Factors $factors = new Factors())
+    /** @param self|null $beside the same tester in the same house and state, its leads elsewhere: what it has worked out is used again */
+    public function __construct(private readonly House $house, private readonly State $state, private readonly Instrument $instrument, private readonly Connection $connection, private readonly Factors $factors = new Factors(), ?self $beside = null)
     {
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
-        $this->network = HouseNetwork::build($house, $state, $this->excitation, $factors);
+        $this->network = $beside->network ?? HouseNetwork::build($house, $state, $this->excitation, $factors);
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
             if (!$this->network->hasNode($terminal)) {
@@ -65,7 +66,13 @@ final class Bench
         $volts = $this->excitation->directVolts;
         $this->thresholds = array_values(array_filter($this->network->thresholds, static fn (array $threshold): bool => $threshold[2] < $volts));
         $datum = [] === $leads ? $this->network->node(HouseNetwork::GROUND) : $leads[\count($leads) - 1];
-        $this->elimination = Elimination::of($this->network, $datum, $this->testPorts());
+        $this->elimination = $datum === $beside?->elimination->datum ? $beside->elimination : Elimination::of($this->network, $datum, $this->testPorts());
+    }
+
+    /** The same tester in the same house, its leads elsewhere. */
+    public function moved(Connection $connection): self
+    {
+        return new self($this->house, $this->state, $this->instrument, $connection, $this->factors, $this);
     }
 
     /**

@@ -9,6 +9,7 @@ import { CallList } from './calls/CallList';
 import { Login } from './session/Login';
 import { Button, Refused, Waiting } from './ui/parts';
 import { Logo } from './ui/Logo';
+import { Shortcuts } from './ui/Shortcuts';
 
 const CallPage = lazy(() => import('./call/CallPage'));
 const SumsPage = lazy(() => import('./sums/SumsPage'));
@@ -68,6 +69,7 @@ function Bar({ name, firm }: { name: string; firm: string }) {
             <Link to="/sums" className="inline-flex min-h-11 items-center px-2 underline underline-offset-4">
                 Sums
             </Link>
+            <Shortcuts />
             <Menu>
                 <MenuButton className="min-h-11 px-2">{name} ▾</MenuButton>
                 <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">

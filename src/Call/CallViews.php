@@ -12,6 +12,7 @@ use App\Api\View\IsolationStepView;
 use App\Api\View\JudgementView;
 use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
+use App\Api\View\PairedReadingView;
 use App\Api\View\PickView;
 use App\Api\View\ProofView;
 use App\Api\View\ReadingView;
@@ -170,7 +171,29 @@ final readonly class CallViews
             $reading->connection->terminals ?? [],
             $reading->connection->around ?? [],
             null === $journal->house ? [] : array_map(static fn (StateChange $change): string => $change->words($journal->house), State::resting($journal->house)->changesTo(State::fromArray($source->state))),
+            self::paired($reading, $journal),
         );
+    }
+
+    /** The same test in another state, the latest before this one. */
+    private static function paired(TakenReading $reading, Journal $journal): ?PairedReadingView
+    {
+        if (null === $reading->connection || null === $journal->house) {
+            return null;
+        }
+        $state = State::fromArray($reading->source->state);
+        $found = null;
+        foreach ($journal->readings() as $earlier) {
+            if ($earlier->source->position >= $reading->source->position) {
+                break;
+            }
+            $changes = null === $earlier->withdrawn && $earlier->instrument->slug() === $reading->instrument->slug() && $earlier->connection?->toArray() === $reading->connection->toArray() ? State::fromArray($earlier->source->state)->changesTo($state) : [];
+            if ([] !== $changes && $earlier->proof === $reading->proof) {
+                $found = new PairedReadingView($earlier->raw, array_map(static fn (StateChange $change): string => $change->words($journal->house), $changes));
+            }
+        }
+
+        return $found;
     }
 
     private static function time(\DateTimeImmutable $at): string

@@ -228,6 +228,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["run"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/isolation-scope": {
         parameters: {
             query?: never;
@@ -706,6 +754,11 @@ export interface components {
              */
             probability: number;
         };
+        /** @description The same test in another state before it: what was changed between the two, and what it read then. */
+        PairedReadingView: {
+            raw: string;
+            changed: string[];
+        };
         /** @description One element on the way of a test current. */
         PathStepView: {
             words: string;
@@ -767,6 +820,12 @@ export interface components {
             readings: number;
             suspects: components["schemas"]["SuspectView"][];
         };
+        /** @description With one lead held: what the other should show anywhere else. */
+        ReachView: {
+            shown: {
+                [key: string]: string;
+            };
+        };
         /** @description A reading as it stands. */
         ReadingView: {
             id: string;
@@ -795,6 +854,7 @@ export interface components {
             around: string[];
             /** @description How the house differed from its resting state. */
             stateWords: string[];
+            paired: components["schemas"]["PairedReadingView"] | null;
         };
         /** @description What a reading says for or against a cause. */
         ReasonView: {
@@ -818,6 +878,40 @@ export interface components {
             stays: string[];
             warns: string[];
             pairs: string[];
+        };
+        /** @description One reading of a run. */
+        SeriesMemberView: {
+            id: string;
+            words: string;
+            instrument: string;
+            terminals: string[];
+            around: string[];
+            changes: components["schemas"]["LedgerEntry"][];
+            steps: string[];
+            expected: string;
+            raw: string | null;
+            fit: string | null;
+            /** Format: float */
+            expectedAt: number | null;
+            /** Format: float */
+            readAt: number | null;
+            outlier: boolean;
+        };
+        /** @description A run of one test that the house has. */
+        SeriesSummary: {
+            id: string;
+            words: string;
+            count: number;
+            done: number;
+        };
+        /** @description A run with what was read so far. */
+        SeriesView: {
+            id: string;
+            words: string;
+            needs: string;
+            cannotShow: string;
+            hazard: string;
+            members: components["schemas"]["SeriesMemberView"][];
         };
         /** @description The state a house is in: only what differs from closed, landed, on. */
         StateView: {
@@ -1387,6 +1481,82 @@ export interface operations {
             };
             409: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+        };
+    };
+    reach: {
+        parameters: {
+            query: {
+                instrument: string;
+                /** @description Terminal that one lead is on. */
+                held: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By terminal of the other lead */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Runs of readings that this house has, those begun first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesSummary"][];
+                };
+            };
+            409: components["responses"]["Problem"];
+        };
+    };
+    run: {
+        parameters: {
+            query: {
+                series: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run with what was read so far */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesView"];
+                };
+            };
+            404: components["responses"]["Problem"];
         };
     };
     isolationScope: {

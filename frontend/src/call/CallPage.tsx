@@ -1,4 +1,4 @@
-import { NavLink, Navigate, useParams } from 'react-router';
+import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import type { Detail } from '../api/client';
 import { useCall } from '../api/hooks';
 import { Hear } from '../hear/Hear';
@@ -8,6 +8,7 @@ import { PutRight } from '../right/PutRight';
 import { MakeSafe } from '../safe/MakeSafe';
 import { Survey } from '../survey/Survey';
 import { Trace } from '../trace/Trace';
+import { useKeys } from '../ui/keys';
 import { Refused, Waiting } from '../ui/parts';
 import { stages } from './stages';
 
@@ -34,6 +35,8 @@ function missing(stage: string, detail: Detail): string {
 export default function CallPage() {
     const { id = '', stage = 'hear' } = useParams();
     const call = useCall(id);
+    const navigate = useNavigate();
+    useKeys(Object.fromEntries(stages.map((each, at) => [`Alt+${at + 1}`, () => void navigate(`/calls/${id}/${each.slug}`)])));
     if (!stages.some((each) => each.slug === stage)) {
         return <Navigate to={`/calls/${id}/hear`} replace />;
     }

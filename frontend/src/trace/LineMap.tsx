@@ -17,14 +17,16 @@ interface Props {
     proved: Map<string, string>;
     selected: Selection | null;
     onSelect: (selection: Selection) => void;
+    /** Size of the drawing; 1 is as it was laid out. */
+    zoom?: number;
 }
 
 /** The board's ways in physical order, each with its line of stops; two probes stand where they are placed. */
 export function LineMap(props: Props) {
-    const { map } = props;
+    const { map, zoom = 1 } = props;
     const placed = place(map.ways);
     return (
-        <svg width={placed.width} height={placed.height} role="group" aria-label="Line map of the house" className="block text-ink">
+        <svg width={placed.width * zoom} height={placed.height * zoom} viewBox={`0 0 ${placed.width} ${placed.height}`} role="group" aria-label="Line map of the house" className="block text-ink">
             {placed.ways.map((way) => (
                 <WayLine key={way.way.circuit} placed={way} {...props} />
             ))}

@@ -15,10 +15,14 @@ interface Props {
     words: string[];
     stateKey: string;
     last: Schemas['ReadingView'] | undefined;
+    /** After a reading has reached the server. */
+    onStored?: () => void;
+    /** In a run the tester is given and its place too: only what is read is asked. */
+    inRun?: boolean;
 }
 
 /** The tester in hand: where its leads are, what this house should read there, and the reading as it is typed. */
-export function Meter({ callId, instruments, instrument, onInstrument, connection, words, stateKey, last }: Props) {
+export function Meter({ callId, instruments, instrument, onInstrument, connection, words, stateKey, last, onStored, inRun = false }: Props) {
     const prediction = usePrediction(callId, instrument.slug, connection, stateKey);
     const observe = useObserve(callId);
     const [raw, setRaw] = useDraft(`${callId}.raw`);
@@ -32,6 +36,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
         observe.mutate({ kind: 'measured', payload }, {
             onSuccess: () => {
                 setStored(raw);
+                onStored?.();
                 setRaw('');
                 if (offMap) {
                     setNear('');
@@ -42,13 +47,15 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
     };
     return (
         <section aria-label="Tester" className="grid gap-x-6 gap-y-1 border-t border-ink bg-sheet px-4 pt-1 pb-2 md:grid-cols-2">
-            <div role="radiogroup" aria-label="Tester in hand" className="-mx-4 flex overflow-x-auto border-b border-line px-3 md:col-span-2">
-                {families(instruments).map((each) => (
-                    <button key={each.slug} type="button" role="radio" aria-checked={each.family === instrument.family} onClick={() => each.family !== instrument.family && onInstrument(each.slug)} className={`min-h-11 shrink-0 border-b-4 px-2 ${each.family === instrument.family ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
-                        {each.family}
-                    </button>
-                ))}
-            </div>
+            {!inRun && (
+                <div role="radiogroup" aria-label="Tester in hand" className="-mx-4 flex overflow-x-auto border-b border-line px-3 md:col-span-2">
+                    {families(instruments).map((each) => (
+                        <button key={each.slug} type="button" role="radio" aria-checked={each.family === instrument.family} onClick={() => each.family !== instrument.family && onInstrument(each.slug)} className={`min-h-11 shrink-0 border-b-4 px-2 ${each.family === instrument.family ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
+                            {each.family}
+                        </button>
+                    ))}
+                </div>
+            )}
             <form
                 className="min-w-0"
                 onSubmit={(event) => {
@@ -56,7 +63,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     submit();
                 }}
             >
-                <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />
+                {!inRun && <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />}
                 <p className="min-h-6 break-words">
                     {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.slug === 'device-watch' ? 'the device that tripped or held' : instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
                 </p>
@@ -71,6 +78,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     <label className="min-w-0 flex-1 text-sm">
                         <span className="text-soft">What it shows</span>
                         <input
+                            data-reading
                             className="block min-h-14 w-full border-b-4 border-ink bg-transparent font-mono text-4xl font-bold"
                             autoComplete="off"
                             autoCapitalize="off"
@@ -103,10 +111,12 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     {stored !== null && last && <Verdict reading={last} />}
                 </div>
                 <Forced forced={forced} onChange={setForced} />
-                <label className="mt-1 inline-flex min-h-11 items-center gap-2 text-sm">
-                    <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />
-                    The point is not on the map
-                </label>
+                {!inRun && (
+                    <label className="mt-1 inline-flex min-h-11 items-center gap-2 text-sm">
+                        <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />
+                        The point is not on the map
+                    </label>
+                )}
             </form>
             <div className="min-w-0" aria-live="polite">
                 {connection && !offMap && prediction.isFetching && <p className="text-soft">Working out what this house should read …</p>}

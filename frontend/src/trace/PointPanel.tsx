@@ -12,10 +12,12 @@ interface Props {
     onClamp: (around: string[]) => void;
     onLift: () => void;
     callId: string;
+    /** What this house should read for the next lead on a terminal, while another is held. */
+    reach: Record<string, string> | undefined;
 }
 
 /** What can be touched at the point chosen on the map: its terminals, or the conductors a clamp goes around. */
-export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, callId }: Props) {
+export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, callId, reach }: Props) {
     const observe = useObserve(callId);
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
@@ -36,6 +38,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                         <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`min-h-11 min-w-11 rounded-sm border px-2.5 ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
                             {on ? `${on.lead}: ` : ''}
                             {chip(terminal, stop?.kind)}
+                            {!on && reach?.[terminal.id] !== undefined && <span className="block font-mono text-xs">{reach[terminal.id]}</span>}
                         </button>
                     );
                 })}

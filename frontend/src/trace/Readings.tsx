@@ -33,6 +33,12 @@ export function Readings({ callId, readings, here }: { callId: string; readings:
                                     ))}
                                 </p>
                             )}
+                            {reading.paired && reading.withdrawn === null && (
+                                <p className="text-sm">
+                                    Was <span className="font-mono font-bold">{reading.paired.raw}</span> before: {reading.paired.changed.slice(0, 3).join(', ')}
+                                    {reading.paired.changed.length > 3 ? ` and ${reading.paired.changed.length - 3} more` : ''}
+                                </p>
+                            )}
                             {!reading.placed && <p className="text-sm text-doubt">▲ Not on the map yet: stored, not judged.</p>}
                             {reading.doubted !== null && reading.withdrawn === null && <p className="text-sm text-doubt">▲ Doubted: {reading.doubted}</p>}
                             {reading.withdrawn !== null && <p className="text-sm">Withdrawn: {reading.withdrawn}</p>}

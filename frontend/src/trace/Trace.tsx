@@ -1,19 +1,24 @@
-import { useMemo, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import type { Detail, Schemas } from '../api/client';
+import { api, got, type Detail, type Schemas } from '../api/client';
 import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
-import { Button, clock, Refused, Waiting } from '../ui/parts';
+import { useKeys } from '../ui/keys';
+import { clock, Refused, useDraft, Waiting } from '../ui/parts';
 import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
+import { MapBar, ZOOMS } from './MapBar';
 import { Meter } from './Meter';
 import { Kit, useNotToHand, without } from './Kit';
 import { useWays } from './practice';
 import { NextTest } from './NextTest';
 import { PointPanel } from './PointPanel';
 import { Readings } from './Readings';
+import { ChooseRun, RunStrip } from './Run';
+import { nextOpen, useReach, useRun } from './runs';
 import { StatePanel } from './StatePanel';
 import { Suspects } from './Suspects';
 import { useSetUp } from './setup';
@@ -36,6 +41,13 @@ export function Trace({ detail }: { detail: Detail }) {
     const [selected, setSelected] = useState<Selection | null>(null);
     const [pane, setPane] = useState<Pane>('map');
     const [stateOpen, setStateOpen] = useState(false);
+    const [choosing, setChoosing] = useState(false);
+    const [series, setSeries] = useDraft(`${callId}.run`);
+    const [at, setAt] = useState(0);
+    const [zoom, setZoom] = useState(1);
+    const scroller = useRef<HTMLDivElement>(null);
+    const run = useRun(callId, series);
+    const client = useQueryClient();
     const [accepting, setAccepting] = useState<Schemas['SuspectView'] | null>(null);
     const [looked, setLooked] = useState<string[] | null>(null);
 
@@ -57,8 +69,20 @@ export function Trace({ detail }: { detail: Detail }) {
     }, [instrument, leads, setUp, names]);
     const stateKey = JSON.stringify(detail.state) + String(detail.houseVersion) + String(detail.readings.length);
     const prediction = usePrediction(callId, instrument?.slug ?? '', instrument ? connection : null, stateKey);
+    const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, stateKey);
     const loop = useMemo(() => new Set(prediction.data?.loop ?? []), [prediction.data]);
     const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.complete && !proof.lapsed).map((proof) => [stopPlace(map.data, proof.place), clock(proof.at)])), [detail.proofs, map.data]);
+
+    const bigger = (by: number) => setZoom(ZOOMS[Math.min(Math.max(ZOOMS.indexOf(zoom) + by, 0), ZOOMS.length - 1)] ?? 1);
+    useKeys({
+        f: () => document.querySelector<HTMLElement>('[aria-label="Find a point or a way"]')?.focus(),
+        r: () => document.querySelector<HTMLElement>('[data-reading]')?.focus(),
+        n: () => document.querySelector<HTMLElement>('[aria-label="Next test"] button, [aria-label="Next test"] a')?.click(),
+        b: () => setChoosing(true),
+        s: () => setStateOpen(true),
+        '+': () => bigger(1),
+        '-': () => bigger(-1),
+    });
 
     if (!hasHouse || !map.data || !instrument) {
         return (
@@ -93,7 +117,7 @@ export function Trace({ detail }: { detail: Detail }) {
             change({ terminals });
         }
     };
-    const setUpTest = (test: Schemas['NextTestView']) => {
+    const setUpTest = (test: Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'>) => {
         const then = () => {
             change({ instrument: test.instrument, terminals: test.terminals, around: test.around });
             setPane('map');
@@ -103,6 +127,34 @@ export function Trace({ detail }: { detail: Detail }) {
         } else {
             observe.mutate({ kind: 'done', payload: { changes: test.changes.map(({ operation, subject, value }) => ({ operation, subject, value })) } }, { onSuccess: then });
         }
+    };
+    const go = (to: number, members = run.data?.members ?? []) => {
+        const member = members[to];
+        if (member) {
+            setAt(to);
+            setUpTest(member);
+        }
+    };
+    const fetchRun = (id: string) => client.fetchQuery({ queryKey: ['call', callId, 'run', id], queryFn: () => got(api.GET('/api/calls/{id}/run', { params: { path: { id: callId }, query: { series: id } } })), staleTime: 0 });
+    const begin = (id: string) => {
+        setSeries(id);
+        setChoosing(false);
+        void fetchRun(id).then((begun) => go(Math.max(0, nextOpen(begun.members, -1)), begun.members));
+    };
+    // A reading stored moves a run on to the next point that is still open.
+    const advance = () => {
+        if (series !== '') {
+            void fetchRun(series).then((now) => {
+                const to = nextOpen(now.members, at);
+                if (to !== -1) {
+                    go(to, now.members);
+                }
+            });
+        }
+    };
+    const find = (wanted: Selection) => {
+        setSelected(wanted);
+        requestAnimationFrame(() => scroller.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView({ block: 'center', inline: 'center' }));
     };
     const places = looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? [];
     // A cause that could be nearly anywhere marks nothing: marks everywhere say no more than none.
@@ -121,21 +173,14 @@ export function Trace({ detail }: { detail: Detail }) {
                     </button>
                 ))}
             </div>
-            <div className={`min-w-0 lg:flex lg:min-h-0 lg:flex-col ${shown('map')}`}>
-                <div className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-1 text-sm">
-                    <span className="font-bold">Main switch {map.data.mainOn ? 'on' : 'off'}</span>
-                    <span className="text-soft">{map.data.supply}</span>
-                    <span className="text-soft max-xl:hidden">━ expected live &nbsp;╍ may be live &nbsp;─ expected dead, not proved &nbsp;~ length assumed</span>
-                    <span className="grow" />
-                    <Button look="quiet" onClick={() => setStateOpen(true)}>
-                        Switch, lift
-                    </Button>
+            <div className={`min-w-0 lg:flex lg:min-h-0 lg:flex-col lg:overflow-y-auto ${shown('map')}`}>
+                <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} onRun={() => setChoosing(true)} onState={() => setStateOpen(true)} />
+                <div ref={scroller} className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-48 lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
+                    <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} zoom={zoom} />
                 </div>
-                <div className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
-                    <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} />
-                </div>
-                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} />
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} />
+                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
+                {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} onGo={go} onEnd={() => setSeries('')} />}
+                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} inRun={series !== ''} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
@@ -154,6 +199,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     </div>
                 </div>
             </div>
+            {choosing && <ChooseRun callId={callId} onChoose={begin} onClose={() => setChoosing(false)} />}
             {stateOpen && <StatePanel map={map.data} callId={callId} onClose={() => setStateOpen(false)} />}
             {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
         </main>

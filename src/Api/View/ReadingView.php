@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A reading as it stands. */
-#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords'])]
+#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords', 'paired'])]
 final readonly class ReadingView
 {
     /**
@@ -63,6 +63,8 @@ final readonly class ReadingView
         public array $around,
         #[OA\Property(type: 'array', description: 'How the house differed from its resting state.', items: new OA\Items(type: 'string'))]
         public array $stateWords,
+        #[OA\Property(ref: PairedReadingView::class, nullable: true)]
+        public ?PairedReadingView $paired,
     ) {
     }
 }

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Procedure;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\LineMap;
+
+/** One test done at every point of a circuit, at every way of a board, or in all its shots at one device: a run of readings. */
+final readonly class Series
+{
+    /** Tests of two circuits or two ends at a time: no run of one thing. */
+    private const PAIRWISE = ['neutral-to-neutral', 'line-to-other-neutral', 'residual-pair', 'capacitance-ends', 'loop-ratio', 'insulation-halves'];
+
+    /** Tests of which the shots at one device make the run. */
+    private const SHOTS = ['rcd-times', 'rcd-ramp', 'ring-ends', 'supply-polarity'];
+
+    private const LEAST = 2;
+
+    /**
+     * @param string                   $words what is done where
+     * @param non-empty-list<TestPlan> $plans in the order one walks them
+     */
+    private function __construct(public string $id, public string $words, public array $plans)
+    {
+    }
+
+    /** @return array<string, self> by id */
+    public static function all(House $house): array
+    {
+        $groups = $words = [];
+        $walk = self::walk($house);
+        foreach (TestCatalogue::plans($house) as $plan) {
+            [$slug, $subject, $rest] = explode(':', $plan->id, 3) + ['', '', ''];
+            if (\in_array($slug, self::PAIRWISE, true)) {
+                continue;
+            }
+            $part = explode('.', $subject)[0];
+            $circuit = isset($house->parts[$part]) ? $house->circuitOfPart($part) : null;
+            [$scope, $where] = match (true) {
+                \in_array($slug, self::SHOTS, true) => [$subject, 'at '.($house->parts[$part]->name ?? $house->circuits[$subject]->name ?? $subject)],
+                null !== $circuit => ["$circuit:$rest", 'at every point of '.$house->circuits[$circuit]->name.self::poles($rest)],
+                isset($house->circuits[$subject]) => ["ways:$rest", 'at every way'.self::poles($rest)],
+                default => ['', ''],
+            };
+            if ('' !== $scope) {
+                $groups["$slug:$scope"][] = $plan;
+                $words["$slug:$scope"] = "{$plan->procedure->words()}, $where";
+            }
+        }
+        $series = [];
+        foreach ($groups as $id => $plans) {
+            if (\count($plans) >= self::LEAST) {
+                usort($plans, static fn (TestPlan $a, TestPlan $b): int => ($walk[self::subject($a)] ?? 0) <=> ($walk[self::subject($b)] ?? 0));
+                $series[$id] = new self($id, $words[$id], $plans);
+            }
+        }
+        ksort($series);
+
+        return $series;
+    }
+
+    private static function subject(TestPlan $plan): string
+    {
+        return explode('.', explode(':', $plan->id, 3)[1] ?? '')[0];
+    }
+
+    private static function poles(string $rest): string
+    {
+        return '' === $rest ? '' : ', '.str_replace('-', '–', $rest);
+    }
+
+    /** @return array<string, int> part or circuit => its place in a walk along the board and along each line */
+    private static function walk(House $house): array
+    {
+        $walk = [];
+        foreach (States::circuits($house) as $circuit) {
+            $walk[$circuit] = \count($walk);
+            foreach (LineMap::of($house, $circuit)['stops'] as $stop) {
+                $walk[$stop['part']] = \count($walk);
+            }
+        }
+
+        return $walk;
+    }
+}

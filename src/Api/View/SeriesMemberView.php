@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** One reading of a run. */
+#[OA\Schema(required: ['id', 'words', 'instrument', 'terminals', 'around', 'changes', 'steps', 'expected', 'raw', 'fit', 'expectedAt', 'readAt', 'outlier'])]
+final readonly class SeriesMemberView
+{
+    /**
+     * @param list<string> $terminals
+     * @param list<string> $around
+     * @param list<LedgerEntry> $changes
+     * @param list<string> $steps
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $instrument,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $terminals,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $around,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LedgerEntry::class))]
+        public array $changes,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $steps,
+        #[OA\Property]
+        public string $expected,
+        #[OA\Property(nullable: true)]
+        public ?string $raw,
+        #[OA\Property(nullable: true)]
+        public ?string $fit,
+        #[OA\Property(nullable: true)]
+        public ?float $expectedAt,
+        #[OA\Property(nullable: true)]
+        public ?float $readAt,
+        #[OA\Property]
+        public bool $outlier,
+    ) {
+    }
+}

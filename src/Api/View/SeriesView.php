@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** A run with what was read so far. */
+#[OA\Schema(required: ['id', 'words', 'needs', 'cannotShow', 'hazard', 'members'])]
+final readonly class SeriesView
+{
+    /**
+     * @param list<SeriesMemberView> $members
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $needs,
+        #[OA\Property]
+        public string $cannotShow,
+        #[OA\Property]
+        public string $hazard,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SeriesMemberView::class))]
+        public array $members,
+    ) {
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\View\SeriesMemberView;
+use App\Api\View\SeriesSummary;
+use App\Api\View\SeriesView;
+use YellowProbe\Diagnosis\Spread;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\Series;
+
+/** Runs of readings of a call: which there are, and how far each has come. A run begins anew after a repair. */
+final readonly class Runs
+{
+    /** @return list<SeriesSummary> those begun first */
+    public function all(House $house, Journal $journal): array
+    {
+        $taken = self::taken($journal);
+        $summaries = array_map(static fn (Series $series): SeriesSummary => new SeriesSummary($series->id, $series->words, \count($series->plans), \count(self::readings($series, $taken))), array_values(Series::all($house)));
+        usort($summaries, static fn (SeriesSummary $a, SeriesSummary $b): int => [$b->done > 0, $a->words] <=> [$a->done > 0, $b->words]);
+
+        return $summaries;
+    }
+
+    public function view(House $house, Journal $journal, Series $series): SeriesView
+    {
+        $now = $journal->state();
+        $readings = self::readings($series, self::taken($journal));
+        $spread = Spread::of($house, $series, array_map(static fn (TakenReading $reading) => ReadingParser::parse($reading->raw, $reading->instrument), $readings));
+        $members = [];
+        foreach ($series->plans as $at => $plan) {
+            $member = $spread->members[$at];
+            $fit = $readings[$at]->source->verdict['fit'] ?? null;
+            $then = $plan->measurement->state;
+            $members[] = new SeriesMemberView(
+                $plan->id,
+                $plan->words,
+                $plan->measurement->instrument->slug(),
+                $plan->measurement->connection->terminals,
+                $plan->measurement->connection->around,
+                CallViews::ledger($house, $now, $then),
+                array_map(static fn (StateChange $change): string => $change->words($house), $now->changesTo($then)),
+                $member['expected'],
+                ($readings[$at] ?? null)?->raw,
+                \is_string($fit) ? $fit : null,
+                $member['expectedAt'],
+                $member['readAt'],
+                $member['outlier'],
+            );
+        }
+        $procedure = $series->plans[0]->procedure;
+
+        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members);
+    }
+
+    /** @return array<string, TakenReading> tester and leads => the latest that stands, since the last repair */
+    private static function taken(Journal $journal): array
+    {
+        $taken = [];
+        $isAfterRepair = null !== $journal->last('repaired');
+        foreach ($journal->readings() as $reading) {
+            if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === $isAfterRepair) {
+                $taken[self::key($reading->instrument->slug(), $reading->connection->toArray())] = $reading;
+            }
+        }
+
+        return $taken;
+    }
+
+    /**
+     * @param array<string, TakenReading> $taken
+     *
+     * @return array<int, TakenReading> by place in the run
+     */
+    private static function readings(Series $series, array $taken): array
+    {
+        $readings = [];
+        foreach ($series->plans as $at => $plan) {
+            $reading = $taken[self::keyOf($plan->measurement)] ?? null;
+            if (null !== $reading) {
+                $readings[$at] = $reading;
+            }
+        }
+
+        return $readings;
+    }
+
+    private static function keyOf(Measurement $measurement): string
+    {
+        return self::key($measurement->instrument->slug(), $measurement->connection->toArray());
+    }
+
+    /** @param array<string, mixed> $connection */
+    private static function key(string $instrument, array $connection): string
+    {
+        return $instrument.json_encode($connection, \JSON_THROW_ON_ERROR);
+    }
+}
