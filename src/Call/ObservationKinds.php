@@ -134,17 +134,18 @@ final readonly class ObservationKinds
     private function done(Attributes $payload, Journal $journal): array
     {
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet: there is nothing to switch or lift.');
-        $changes = [];
-        $words = [];
+        $changes = $words = [];
+        $energises = false;
+        $mains = array_map(static fn (Part $main): string => $main->id, States::mains($house));
         foreach ($payload->map('changes') as $at => $raw) {
             $change = StateChange::read($raw->raw, $house, "/payload/changes/$at");
             $changes[] = $change;
             $words[] = $change->words($house);
-            $energises = 'set' === $change->operation && 'on' === $change->value && \in_array($change->subject, array_map(static fn (Part $main): string => $main->id, States::mains($house)), true);
-            $after = $journal->state()->after(...$changes);
-            if ($energises && ([] !== $after->lifted || [] !== $after->links) && '' === trim($payload->string('explained', ''))) {
-                throw Problem::conflict('Conductors are still lifted or links still fitted. Clear the ledger first, or say in "explained" why each may stay.', '/payload/explained');
-            }
+            $energises = $energises || ('set' === $change->operation && 'on' === $change->value && \in_array($change->subject, $mains, true));
+        }
+        $after = $journal->state()->after(...$changes);
+        if ($energises && ([] !== $after->lifted || [] !== $after->links) && '' === trim($payload->string('explained', ''))) {
+            throw Problem::conflict('Conductors are still lifted or links still fitted. Clear the ledger first, or say in "explained" why each may stay.', '/payload/explained');
         }
         if ([] === $changes) {
             throw Problem::invalid('/payload/changes', 'Name at least one thing that was done.');

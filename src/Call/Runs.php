@@ -13,6 +13,7 @@ use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\Series;
+use YellowProbe\Procedure\TestPlan;
 
 /** Runs of readings of a call: which there are, and how far each has come. A run begins anew after a repair. */
 final readonly class Runs
@@ -40,6 +41,7 @@ final readonly class Runs
             $members[] = new SeriesMemberView(
                 $plan->id,
                 $plan->words,
+                self::place($house, $plan),
                 $plan->measurement->instrument->slug(),
                 $plan->measurement->connection->terminals,
                 $plan->measurement->connection->around,
@@ -56,6 +58,15 @@ final readonly class Runs
         $procedure = $series->plans[0]->procedure;
 
         return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members);
+    }
+
+    private static function place(House $house, TestPlan $plan): string
+    {
+        $circuits = $plan->measurement->circuits($house);
+        $terminal = $plan->measurement->connection->terminals[0] ?? null;
+        $part = null !== $terminal && $house->hasTerminal($terminal) ? $house->partOf($terminal) : null;
+
+        return null !== $part && 'board' !== $house->places[$part->place]->kind ? $part->name : (isset($circuits[0]) ? $house->circuits[$circuits[0]]->name : $plan->words);
     }
 
     /** @return array<string, TakenReading> tester and leads => the latest that stands, since the last repair */

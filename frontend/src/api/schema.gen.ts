@@ -883,6 +883,8 @@ export interface components {
         SeriesMemberView: {
             id: string;
             words: string;
+            /** @description Name of the point or way. */
+            place: string;
             instrument: string;
             terminals: string[];
             around: string[];

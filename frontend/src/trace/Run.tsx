@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Button, Modal, Refused, Waiting } from '../ui/parts';
 import { useRuns } from './runs';
@@ -9,12 +10,16 @@ interface Props {
     run: Schemas['SeriesView'];
     at: number;
     busy: boolean;
+    callId: string;
+    mainOn: boolean;
     onGo: (at: number) => void;
+    /** The person has done what the state of a member asks for. */
+    onSetUp: (member: Member) => void;
     onEnd: () => void;
 }
 
 /** A run of readings from point to point: how far it has come, how it spreads, what stands out. */
-export function RunStrip({ run, at, busy, onGo, onEnd }: Props) {
+export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }: Props) {
     const done = run.members.filter((member) => member.raw !== null).length;
     const member = run.members[at];
     const out = run.members.filter((each) => each.outlier);
@@ -38,10 +43,27 @@ export function RunStrip({ run, at, busy, onGo, onEnd }: Props) {
                 </Button>
             </div>
             <Plot members={run.members} at={at} onGo={onGo} />
+            {member && member.changes.length > 0 && (
+                <div className="my-1 flex flex-wrap items-center gap-3 border-l-4 border-ink pl-3 text-sm">
+                    <span className="min-w-40 flex-1">
+                        First: {member.steps.slice(0, 6).join(', ')}
+                        {member.steps.length > 6 ? ` and ${member.steps.length - 6} more` : ''}.{run.hazard !== '' && <strong> ▲ {run.hazard}</strong>}
+                    </span>
+                    {mainOn && member.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off') ? (
+                        <Link className="inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold" to={`/calls/${callId}/make-safe`}>
+                            Make safe first
+                        </Link>
+                    ) : (
+                        <Button disabled={busy} onClick={() => onSetUp(member)}>
+                            Done so
+                        </Button>
+                    )}
+                </div>
+            )}
             <p className="text-sm" aria-live="polite">
                 {member && <strong>{member.words}</strong>}
                 {done === run.members.length && ' All taken.'}
-                {out.length > 0 && <span className="text-bad"> ◆ Stands out: {out.map((each) => `${place(each)} ${each.raw}`).join(', ')}</span>}
+                {out.length > 0 && <span className="text-bad"> ◆ Stands out: {out.map((each) => `${each.place} ${each.raw}`).join(', ')}</span>}
             </p>
         </section>
     );
@@ -52,7 +74,7 @@ const HEIGHT = 54;
 
 /** One column for each point: a stroke where this house should read, a dot where it read, a diamond where that stands out. */
 function Plot({ members, at, onGo }: { members: Member[]; at: number; onGo: (at: number) => void }) {
-    const y = (place: number) => HEIGHT - 8 - place * (HEIGHT - 16);
+    const y = (share: number) => HEIGHT - 8 - share * (HEIGHT - 16);
     return (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Readings of the run, scrollable">
             <svg width={members.length * STEP} height={HEIGHT} role="group" aria-label="Readings beside what this house should read">
@@ -61,7 +83,7 @@ function Plot({ members, at, onGo }: { members: Member[]; at: number; onGo: (at:
                         key={member.id}
                         role="button"
                         tabIndex={0}
-                        aria-label={`${place(member)}: ${member.raw === null ? 'not taken' : `read ${member.raw}`}, expected ${member.expected}${member.outlier ? ', stands out' : ''}`}
+                        aria-label={`${member.place}: ${member.raw === null ? 'not taken' : `read ${member.raw}`}, expected ${member.expected}${member.outlier ? ', stands out' : ''}`}
                         className="cursor-pointer"
                         transform={`translate(${index * STEP} 0)`}
                         onClick={() => onGo(index)}
@@ -82,11 +104,6 @@ function Plot({ members, at, onGo }: { members: Member[]; at: number; onGo: (at:
             </svg>
         </div>
     );
-}
-
-/** The point of a member, without the words of the test. */
-function place(member: Member): string {
-    return member.words.split(' at ').at(-1) ?? member.words;
 }
 
 /** Which run to begin, or to go on with. */

@@ -33,16 +33,17 @@ export function Trace({ detail }: { detail: Detail }) {
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
-    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined);
+    // In a run the order of the tests is settled: weighing others waits, so that each reading is answered at once.
+    const [series, setSeries] = useDraft(`${callId}.run`);
+    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined && series === '');
     // The slowest comes last: it must not hold up what the page is waiting for.
-    const odd = useContradictions(callId, hasHouse && !ranking.isFetching && !next.isFetching);
+    const odd = useContradictions(callId, hasHouse && series === '' && !ranking.isFetching && !next.isFetching);
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
     const [pane, setPane] = useState<Pane>('map');
     const [stateOpen, setStateOpen] = useState(false);
     const [choosing, setChoosing] = useState(false);
-    const [series, setSeries] = useDraft(`${callId}.run`);
     const [at, setAt] = useState(0);
     const [zoom, setZoom] = useState(1);
     const scroller = useRef<HTMLDivElement>(null);
@@ -132,7 +133,10 @@ export function Trace({ detail }: { detail: Detail }) {
         const member = members[to];
         if (member) {
             setAt(to);
-            setUpTest(member);
+            // What has to be switched or lifted first is asked, never taken as done.
+            if (member.changes.length === 0) {
+                setUpTest(member);
+            }
         }
     };
     const fetchRun = (id: string) => client.fetchQuery({ queryKey: ['call', callId, 'run', id], queryFn: () => got(api.GET('/api/calls/{id}/run', { params: { path: { id: callId }, query: { series: id } } })), staleTime: 0 });
@@ -179,15 +183,15 @@ export function Trace({ detail }: { detail: Detail }) {
                     <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} zoom={zoom} />
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
-                {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} onGo={go} onEnd={() => setSeries('')} />}
+                {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
                 <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} inRun={series !== ''} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
-                    {next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
+                    {series === '' && next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />

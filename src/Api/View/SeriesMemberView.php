@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One reading of a run. */
-#[OA\Schema(required: ['id', 'words', 'instrument', 'terminals', 'around', 'changes', 'steps', 'expected', 'raw', 'fit', 'expectedAt', 'readAt', 'outlier'])]
+#[OA\Schema(required: ['id', 'words', 'place', 'instrument', 'terminals', 'around', 'changes', 'steps', 'expected', 'raw', 'fit', 'expectedAt', 'readAt', 'outlier'])]
 final readonly class SeriesMemberView
 {
     /**
@@ -21,6 +21,8 @@ final readonly class SeriesMemberView
         public string $id,
         #[OA\Property]
         public string $words,
+        #[OA\Property(description: 'Name of the point or way.')]
+        public string $place,
         #[OA\Property]
         public string $instrument,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
