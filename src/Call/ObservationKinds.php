@@ -48,11 +48,12 @@ final readonly class ObservationKinds
             'corrected' => $this->corrected($payload, $journal),
             'withdrawn', 'doubted' => $this->about($payload, $journal),
             'people' => $this->people($payload),
+            'decided' => $this->decided($payload),
             'settled' => $this->settled($payload, $journal),
             'accepted' => $this->accepted($payload, $journal),
             'repaired' => $this->repaired($payload, $journal),
             'closed' => $this->closed($journal),
-            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, people, settled, accepted, repaired, closed.'),
+            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, people, decided, settled, accepted, repaired, closed.'),
         };
     }
 
@@ -100,6 +101,23 @@ final readonly class ObservationKinds
                 throw Problem::invalid("/payload/contacts/$at/role", 'Expected occupier, owner, payer or other.');
             }
             $this->text($contact, 'name');
+        }
+
+        return [];
+    }
+
+    /** @return array{} */
+    private function decided(Attributes $payload): array
+    {
+        if (!\in_array($payload->string('choice', ''), ['mend', 'list'], true)) {
+            throw Problem::invalid('/payload/choice', 'Expected mend or list.');
+        }
+        $this->text($payload, 'reason');
+        // What is mended costs somebody money: who agreed, and how, stands beside it.
+        foreach ('mend' === $payload->string('choice') ? ['who', 'how'] : [] as $key) {
+            if ('' === trim($payload->object('consent')->string($key, ''))) {
+                throw Problem::invalid("/payload/consent/$key", 'Say who agreed to the work, and how.');
+            }
         }
 
         return [];

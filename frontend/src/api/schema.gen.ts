@@ -100,6 +100,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/consistency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["consistency"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/ranking": {
         parameters: {
             query?: never;
@@ -460,6 +492,13 @@ export interface components {
             lossMinutes: number;
             tests: components["schemas"]["NextTestView"][];
         };
+        /** @description Whether readings agree that have to. */
+        AgreementView: {
+            verdict: string;
+            sentence: string;
+            working: string;
+            readings: string[];
+        };
         /** @description How likely an earthing arrangement is by what was ticked. */
         ArrangementView: {
             arrangement: string;
@@ -530,6 +569,19 @@ export interface components {
             id: string;
             raw: string;
             reason: string;
+        };
+        /** @description Mend now, or make safe and come back: both with minutes and money. */
+        DecisionView: {
+            /** Format: float */
+            mendMinutes: number;
+            /** Format: float */
+            mendMoney: number;
+            /** Format: float */
+            listMinutes: number;
+            /** Format: float */
+            listMoney: number;
+            leansToMend: boolean;
+            because: string[];
         };
         /** @description What one device of the board takes with it. */
         DeviceJudgementView: {
@@ -1236,6 +1288,63 @@ export interface operations {
                     "application/json": components["schemas"]["PicksView"];
                 };
             };
+        };
+    };
+    consistency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Readings that have to agree, disagreements first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgreementView"][];
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    isDangerous: boolean;
+                    affected: number;
+                    tested: number;
+                    minutesEach: number;
+                    minutesLeft: number;
+                    hasParts: boolean;
+                    isRepairVisit: boolean;
+                    materials: number;
+                    ratePerHour: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Both options; nothing is stored */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionView"];
+                };
+            };
+            422: components["responses"]["Problem"];
         };
     };
     ranking: {

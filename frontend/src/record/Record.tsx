@@ -71,6 +71,14 @@ export function Record({ detail }: { detail: Detail }) {
                         )}
                     </Part>
                 )}
+                {of('decided').map((each) => (
+                    <Part key={each.id} title={each.payload.choice === 'mend' ? 'Mended on this visit' : 'Made safe and listed'}>
+                        <p className="break-words">
+                            {String(each.payload.reason)}
+                            {each.payload.consent ? ` Agreed by ${(each.payload.consent as { who: string; how: string }).who}, ${(each.payload.consent as { who: string; how: string }).how}, ${clock(each.at)}.` : ''}
+                        </p>
+                    </Part>
+                ))}
                 {repairs.length > 0 && (
                     <Part title="Repair">
                         {repairs.map((repair) => (

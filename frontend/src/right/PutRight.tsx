@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Detail } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Ledger } from '../safe/Ledger';
+import { Decide } from './Decide';
 import { WayBack } from '../safe/WayBack';
 import { store } from '../trace/setup';
 import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
@@ -45,6 +46,7 @@ export function PutRight({ detail }: { detail: Detail }) {
                     <p className="text-2xl leading-snug font-bold break-words">{String(accepted.verdict.words)}</p>
                     {accepted.payload.how ? <p className="mt-1 break-words">{String(accepted.payload.how)}</p> : null}
                 </section>
+                <Decide detail={detail} dangerous={accepted.verdict.class === 'D' || accepted.verdict.class === 'P'} />
                 <section>
                     <h2 className="mb-2 text-xl font-bold">Repair</h2>
                     {repairs.map((repair) => (

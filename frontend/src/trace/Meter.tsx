@@ -97,6 +97,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                         {observe.isPending ? 'Storing …' : 'Store'}
                     </Button>
                 </div>
+                {instrument.slug === 'plug-in-tester' && <Lamps raw={raw} onChange={setRaw} />}
                 {instrument.patterns.length > 0 && instrument.slug !== 'plug-in-tester' && (
                     <div className="mt-1 flex flex-wrap gap-1">
                         {instrument.patterns.map((pattern) => (
@@ -161,6 +162,22 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 )}
             </div>
         </section>
+    );
+}
+
+const LAMPS = ['L–N', 'L–E', 'N–E'];
+
+/** The three lamps to tap, for a thumb: lit or dark. */
+function Lamps({ raw, onChange }: { raw: string; onChange: (raw: string) => void }) {
+    const lit = /^[01]{3}$/.test(raw) ? raw : '000';
+    return (
+        <div className="mt-1 flex gap-1.5" role="group" aria-label="Lamps">
+            {LAMPS.map((lamp, at) => (
+                <button key={lamp} type="button" aria-pressed={lit[at] === '1'} className={`min-h-11 flex-1 border border-ink px-2 ${lit[at] === '1' ? 'bg-ink font-bold text-paper' : 'bg-sheet'}`} onClick={() => onChange([...lit].map((each, index) => (index === at ? (each === '1' ? '0' : '1') : each)).join(''))}>
+                    {lamp} {lit[at] === '1' ? 'lit' : 'dark'}
+                </button>
+            ))}
+        </div>
     );
 }
 

@@ -7,6 +7,7 @@ import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { useKeys } from '../ui/keys';
 import { clock, Refused, useDraft, Waiting } from '../ui/parts';
+import { Agreements } from './Agreements';
 import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
@@ -198,6 +199,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 </div>
                 <div className={shown('readings')}>
                     <Readings callId={callId} readings={detail.readings} here={connection} />
+                    <Agreements callId={callId} readings={detail.readings.length} />
                     <div className="mt-5">
                         <Ledger detail={detail} />
                     </div>
