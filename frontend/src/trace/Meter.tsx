@@ -17,12 +17,14 @@ interface Props {
     last: Schemas['ReadingView'] | undefined;
     /** After a reading has reached the server. */
     onStored?: () => void;
+    /** What this house should read there as already known, while the rest is worked out. */
+    known?: string;
     /** In a run the tester is given and its place too: only what is read is asked. */
     inRun?: boolean;
 }
 
 /** The tester in hand: where its leads are, what this house should read there, and the reading as it is typed. */
-export function Meter({ callId, instruments, instrument, onInstrument, connection, words, stateKey, last, onStored, inRun = false }: Props) {
+export function Meter({ callId, instruments, instrument, onInstrument, connection, words, stateKey, last, onStored, known, inRun = false }: Props) {
     const prediction = usePrediction(callId, instrument.slug, connection, stateKey);
     const observe = useObserve(callId);
     const [raw, setRaw] = useDraft(`${callId}.raw`);
@@ -120,7 +122,12 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 )}
             </form>
             <div className="min-w-0" aria-live="polite">
-                {connection && !offMap && prediction.isFetching && <p className="text-soft">Working out what this house should read …</p>}
+                {connection && !offMap && prediction.isFetching && !prediction.data && (known === undefined ? <p className="text-soft">Working out what this house should read …</p> : (
+                    <>
+                        <p className="text-soft">This house should read</p>
+                        <p className="font-mono text-lg font-bold">{known}</p>
+                    </>
+                ))}
                 {connection && !offMap && <Refused error={prediction.error} />}
                 {!offMap && prediction.data && !prediction.error && (
                     <>

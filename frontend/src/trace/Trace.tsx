@@ -29,7 +29,9 @@ type Pane = 'map' | 'causes' | 'readings';
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
     const hasHouse = detail.call.houseId !== null;
-    const map = useMap(callId, hasHouse);
+    const fetched = useMap(callId, hasHouse);
+    // What was switched shows at once: the call brings its state, the map follows with what may be live.
+    const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, detail.state), [fetched.data, detail.state]) };
     const ranking = useRanking(callId, hasHouse);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
@@ -185,7 +187,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} inRun={series !== ''} />
+                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
@@ -210,6 +212,12 @@ export function Trace({ detail }: { detail: Detail }) {
             {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
         </main>
     );
+}
+
+/** The map with the switches as they stand now. */
+function withState(map: Schemas['MapView'], state: Schemas['StateView']): Schemas['MapView'] {
+    const positions = state.positions as Record<string, string>;
+    return { ...map, mainOn: map.main === null ? map.mainOn : positions[map.main] !== 'off', ways: map.ways.map((way) => ({ ...way, on: positions[way.device] !== 'off' })) };
 }
 
 function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string> {

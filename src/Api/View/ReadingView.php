@@ -63,7 +63,7 @@ final readonly class ReadingView
         public array $around,
         #[OA\Property(type: 'array', description: 'How the house differed from its resting state.', items: new OA\Items(type: 'string'))]
         public array $stateWords,
-        #[OA\Property(ref: PairedReadingView::class, nullable: true)]
+        #[OA\Property(oneOf: [new OA\Schema(ref: PairedReadingView::class), new OA\Schema(type: 'null')])]
         public ?PairedReadingView $paired,
     ) {
     }

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+final class RunTest extends ApiTestCase
+{
+    public function testARunCountsWhatWasTakenAndNamesWhatStandsOut(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $runs = $this->call('GET', "/api/calls/$call/runs");
+        $plug = array_values(array_filter($runs, static fn (mixed $run): bool => 'plug-in-check:ring-up:' === self::at((array) $run, 'id')))[0];
+        self::assertSame([5, 1], [self::at((array) $plug, 'count'), self::at((array) $plug, 'done')]);
+        $run = $this->call('GET', "/api/calls/$call/run?series=plug-in-check:ring-up:");
+        $members = (array) $run['members'];
+        self::assertSame('Landing', self::at($run, 'members', 0, 'place'));
+        foreach (\array_slice($members, 1) as $at => $member) {
+            $this->observe($call, 'measured', ['instrument' => self::at((array) $member, 'instrument'), 'connection' => ['terminals' => self::at((array) $member, 'terminals'), 'around' => []], 'raw' => 2 === $at ? '100' : '110']);
+        }
+        $after = (array) $this->call('GET', "/api/calls/$call/run?series=plug-in-check:ring-up:")['members'];
+        self::assertSame([false, false, false, true, false], array_column($after, 'outlier'));
+        $this->call('GET', "/api/calls/$call/run?series=tea", null, 404);
+    }
+
+    public function testOneRequestBringsEveryTerminalForTheOtherLead(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $shown = (array) $this->call('GET', "/api/calls/$call/reach?instrument=loop-2-wire&held=rl-hall.front-L")['shown'];
+        $predicted = $this->call('POST', "/api/calls/$call/predictions", ['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []]]);
+        self::assertSame($predicted['expected'], $shown['rl-hall.front-E']);
+        self::assertGreaterThan(100, \count($shown));
+        self::assertSame('/held', $this->call('GET', "/api/calls/$call/reach?instrument=loop-2-wire&held=moon.L", null, 422)['pointer']);
+        self::assertSame('/instrument', $this->call('GET', "/api/calls/$call/reach?instrument=plug-in-tester&held=rl-hall.front-L", null, 422)['pointer']);
+    }
+
+    public function testTheSameTestInTwoStatesStandsAsAPair(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $clamp = ['terminals' => [], 'around' => ['+rcd-b/L', '+rcd-b/N']];
+        $this->observe($call, 'measured', ['instrument' => 'leakage-clamp', 'connection' => $clamp, 'raw' => '1.2 mA']);
+        $this->observe($call, 'done', ['changes' => [['operation' => 'load', 'subject' => 'desktop', 'value' => 'out']]]);
+        $readings = (array) $this->observe($call, 'measured', ['instrument' => 'leakage-clamp', 'connection' => $clamp, 'raw' => '0.4 mA'])['readings'];
+        $last = (array) end($readings);
+        self::assertSame('1.2 mA', self::at($last, 'paired', 'raw'));
+        self::assertStringContainsString('Desktop computer', self::textAt(self::at($last, 'paired', 'changed', 0)));
+        self::assertNull(self::at((array) $readings[0], 'paired'));
+    }
+
+    public function testDecisionsArePricedCheckedAndKept(): void
+    {
+        $inputs = ['isDangerous' => true, 'affected' => 2, 'tested' => 20, 'minutesEach' => 20, 'minutesLeft' => 60, 'hasParts' => true, 'isRepairVisit' => true, 'materials' => 12, 'ratePerHour' => 60];
+        $decision = $this->call('POST', '/api/decisions', $inputs);
+        self::assertEquals([40, 52, true], [$decision['mendMinutes'], $decision['mendMoney'], $decision['leansToMend']]);
+        self::assertSame('/tested', $this->call('POST', '/api/decisions', ['tested' => 1] + $inputs, 422)['pointer']);
+        $call = $this->demoCall('Salter');
+        self::assertSame('/payload/consent/who', $this->observe($call, 'decided', ['choice' => 'mend', 'reason' => 'Quick.'], 422)['pointer']);
+        self::assertSame('/payload/choice', $this->observe($call, 'decided', ['choice' => 'pray', 'reason' => 'x'], 422)['pointer']);
+        $this->observe($call, 'decided', ['choice' => 'mend', 'reason' => 'Quick, and it is dangerous.', 'consent' => ['who' => 'Mr Teague', 'how' => 'at the door']]);
+        self::assertSame([], array_filter($this->call('GET', "/api/calls/$call/consistency"), static fn (mixed $one): bool => !\in_array(self::at((array) $one, 'verdict'), ['good', 'doubt', 'bad'], true)));
+    }
+
+    public function testARepairThatIsProvedAndOneThatIsNotAreRankedApart(): void
+    {
+        $call = $this->demoCall('Salter');
+        $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
+        $ranking = $this->call('GET', "/api/calls/$call/ranking");
+        self::assertStringEndsWith(', repaired', self::textAt(self::at($ranking, 'suspects', 0, 'title')));
+        self::assertSame('', self::at($ranking, 'suspects', 0, 'class'), 'nothing of it is left to accept');
+    }
+}
