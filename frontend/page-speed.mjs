@@ -63,7 +63,7 @@ for (let round = 0; round < 15; ++round) {
         await page.waitForTimeout(60 + delay);
     }
 }
-await page.getByRole('button', { name: /^Oven, / }).first().click();
+await page.getByRole('button', { name: /^Way: Oven/ }).first().click();
 for (let toggle = 0; toggle < 40; ++toggle) {
     const now = toggle % 2 === 0 ? 'off' : 'on';
     times['state toggle'].push(await timed(`Its device is now ${now}`, `Its device is now ${now === 'off' ? 'on' : 'off'}`));
