@@ -28,18 +28,18 @@ export function MapBar({ map, zoom, onZoom, onFind, onRun, onState }: Props) {
     };
     const at = ZOOMS.indexOf(zoom);
     return (
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1 text-sm">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1 text-sm max-sm:gap-x-1 max-sm:px-3">
             <span className="font-bold">Main switch {map.mainOn ? 'on' : 'off'}</span>
             <span className="text-soft max-sm:hidden">{map.supply}</span>
             <span className="text-soft max-2xl:hidden">━ expected live &nbsp;╍ may be live &nbsp;─ expected dead, not proved &nbsp;~ length assumed</span>
             <span className="grow" />
-            <input aria-label="Find a point or a way" list="points" className="min-h-11 w-36 border border-line bg-sheet px-2" placeholder="Find" value={wanted} onChange={(event) => find(event.target.value)} />
+            <input aria-label="Find a point or a way" list="points" className="min-h-11 w-36 border border-line max-sm:w-20 bg-sheet px-2" placeholder="Find" value={wanted} onChange={(event) => find(event.target.value)} />
             <datalist id="points">
                 {all.map((each) => (
                     <option key={`${each.kind} ${each.id}`} value={each.words} />
                 ))}
             </datalist>
-            <span className="flex">
+            <span className="flex max-sm:hidden">
                 <Button className="px-3 text-center" aria-label="Map smaller" disabled={at <= 0} onClick={() => onZoom(ZOOMS[at - 1] ?? 1)}>
                     −
                 </Button>
@@ -47,10 +47,10 @@ export function MapBar({ map, zoom, onZoom, onFind, onRun, onState }: Props) {
                     +
                 </Button>
             </span>
-            <Button look="quiet" onClick={onRun}>
-                Run of readings
+            <Button look="quiet" className="max-sm:px-1" onClick={onRun}>
+                Run<span className="max-sm:sr-only"> of readings</span>
             </Button>
-            <Button look="quiet" onClick={onState}>
+            <Button look="quiet" className="max-sm:px-1" onClick={onState}>
                 Switch, lift
             </Button>
         </div>

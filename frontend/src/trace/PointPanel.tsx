@@ -38,7 +38,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                         <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`min-h-11 min-w-11 rounded-sm border px-2.5 ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
                             {on ? `${on.lead}: ` : ''}
                             {chip(terminal, stop?.kind)}
-                            {!on && reach?.[terminal.id] !== undefined && <span className="block font-mono text-xs">{reach[terminal.id]}</span>}
+                            {!on && reach?.[terminal.id] !== undefined && <span className="block max-w-20 truncate font-mono text-xs" title={reach[terminal.id]}>{reach[terminal.id]}</span>}
                         </button>
                     );
                 })}
