@@ -50,3 +50,27 @@ test('finding a point, what the next lead would show, the map larger, and the sh
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
 });
+
+test('a neutral is clamped before it is parted; amps in it forbid it, and the reading stays', async ({ page }) => {
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await expect(page.getByText(/^What still fits/)).toBeAttached();
+    await page.keyboard.press('s');
+    const neutral = page.getByRole('group', { name: /Lights, upper floor/ }).filter({ has: page.getByRole('button', { name: 'lifted' }) }).first();
+    await neutral.getByRole('button', { name: 'lifted' }).click();
+    await page.getByLabel('What the clamp shows around it').fill('0.26 A');
+    await page.getByRole('button', { name: 'Clamped, and lifted' }).click();
+    await expect(page.getByRole('alert')).toContainText('do not part it');
+    await page.getByRole('button', { name: 'Leave it landed' }).click();
+    await expect(neutral.getByRole('button', { name: 'landed' })).toHaveAttribute('aria-pressed', 'true');
+    await neutral.getByRole('button', { name: 'lifted' }).click();
+    await page.getByLabel('What the clamp shows around it').fill('0.00 A');
+    await page.getByRole('button', { name: 'Clamped, and lifted' }).click();
+    await expect(neutral.getByRole('button', { name: 'lifted' })).toHaveAttribute('aria-pressed', 'true');
+    await neutral.getByRole('button', { name: 'landed' }).click();
+    await expect(neutral.getByRole('button', { name: 'landed' })).toHaveAttribute('aria-pressed', 'true');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('region', { name: 'Readings' })).toContainText('0.26 A');
+});

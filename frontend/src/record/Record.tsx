@@ -36,6 +36,11 @@ export function Record({ detail }: { detail: Detail }) {
                         </p>
                     ))}
                 </Part>
+                {of('done').filter((each) => each.payload.notClamped !== undefined).map((each) => (
+                    <p key={each.id} className="font-bold">
+                        {clock(each.at)} A neutral was parted without a clamp. Reason: {String(each.payload.notClamped)}
+                    </p>
+                ))}
                 {of('isolation').length > 0 && (
                     <Part title="Made safe">
                         <ul>

@@ -1,11 +1,13 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Modal, Refused } from '../ui/parts';
+import { Part } from './Part';
 
 /** Everything that can be switched, unplugged or lifted, as it stands; each act is an observation with its time. */
 export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; callId: string; onClose: () => void }) {
     const observe = useObserve(callId);
+    const [parting, setParting] = useState('');
     const act = (operation: string, subject: string, value: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation, subject, value }] } });
     return (
         <Modal open onClose={onClose} title="State of the house">
@@ -30,7 +32,10 @@ export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; 
             <Group title="Neutrals at the board">
                 <p className="font-bold">▲ Clamp before you part a neutral, even with its breaker off. Amps forbid it; 0 A does not free it. Parted and refitted only with the whole board dead.</p>
                 {map.neutrals.map((each) => (
-                    <Choice key={each.id} name={each.name} value={each.lifted ? 'lifted' : 'landed'} options={['landed', 'lifted']} onPick={(value) => act(value === 'lifted' ? 'lift' : 'refit', each.id, '')} />
+                    <div key={each.id}>
+                        <Choice name={each.name} value={each.lifted ? 'lifted' : 'landed'} options={['landed', 'lifted']} onPick={(value) => (value === 'lifted' ? setParting(each.id) : act('refit', each.id, ''))} />
+                        {parting === each.id && !each.lifted && <Part callId={callId} joint={each.id} name={each.name} onClose={() => setParting('')} />}
+                    </div>
                 ))}
             </Group>
         </Modal>
