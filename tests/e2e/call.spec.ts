@@ -118,7 +118,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     // The repair, power back, and the failed test again as proof.
     await page.getByRole('link', { name: /Put right/ }).click();
     await page.getByLabel('What was done, with torque where it is stated').fill('Neutral of the stair light moved to its own way, 2 N m.');
-    await page.getByLabel('Minutes').fill('25');
+    await page.getByLabel('Minutes', { exact: true }).fill('25');
     await page.getByRole('button', { name: 'Store the repair' }).click();
     await expect(page.getByRole('heading', { name: 'Prove it' })).toBeVisible();
     const back = page.getByRole('region', { name: 'The way back' });

@@ -28,7 +28,7 @@ export function MapBar({ map, zoom, onZoom, onFind, onRun, onState }: Props) {
     };
     const at = ZOOMS.indexOf(zoom);
     return (
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1 text-sm max-sm:gap-x-1 max-sm:px-3">
+        <div className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1 text-sm max-sm:gap-x-1 max-sm:px-3">
             <span className="font-bold">Main switch {map.mainOn ? 'on' : 'off'}</span>
             <span className="text-soft max-sm:hidden">{map.supply}</span>
             <span className="text-soft max-2xl:hidden">━ expected live &nbsp;╍ may be live &nbsp;─ expected dead, not proved &nbsp;~ length assumed</span>

@@ -48,7 +48,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
         });
     };
     return (
-        <section aria-label="Tester" className="grid gap-x-6 gap-y-1 border-t border-ink bg-sheet px-4 pt-1 pb-2 md:grid-cols-2">
+        <section aria-label="Tester" className="grid shrink-0 gap-x-6 gap-y-1 border-t border-ink bg-sheet px-4 pt-1 pb-2 md:grid-cols-2">
             {!inRun && (
                 <div role="radiogroup" aria-label="Tester in hand" className="-mx-4 flex overflow-x-auto border-b border-line px-3 md:col-span-2">
                     {families(instruments).map((each) => (

@@ -29,7 +29,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const first = probes.length;
     const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
     return (
-        <div className="flex min-h-14 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
+        <div className="flex min-h-14 shrink-0 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
             {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
             {instrument.leads.length > 0 &&
                 terminals.map((terminal) => {

@@ -24,7 +24,7 @@ export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }
     const member = run.members[at];
     const out = run.members.filter((each) => each.outlier);
     return (
-        <section aria-label="Run of readings" className="border-t border-ink bg-sheet px-4 py-1.5">
+        <section aria-label="Run of readings" className="shrink-0 border-t border-ink bg-sheet px-4 py-1.5">
             <div className="flex flex-wrap items-center gap-x-3">
                 <h2 className="min-w-0 flex-1 truncate font-bold" title={run.words}>
                     {run.words}
