@@ -2,20 +2,11 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, got, type Detail } from '../api/client';
 import { useObserve } from '../api/hooks';
+import type { paths } from '../api/schema.gen';
 import { people } from '../hear/People';
 import { Button, clock, inputLook, Refused, useDraft } from '../ui/parts';
 
-interface Inputs {
-    isDangerous: boolean;
-    affected: number;
-    tested: number;
-    minutesEach: number;
-    minutesLeft: number;
-    hasParts: boolean;
-    isRepairVisit: boolean;
-    materials: number;
-    ratePerHour: number;
-}
+type Inputs = paths['/api/decisions']['post']['requestBody']['content']['application/json'];
 
 const numbers: { key: 'affected' | 'tested' | 'minutesEach' | 'minutesLeft' | 'materials' | 'ratePerHour'; words: string }[] = [
     { key: 'affected', words: 'Points that have it' },

@@ -1,10 +1,11 @@
-import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { useEffect, useMemo, useReducer, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { api, got, Refusal, type Detail } from '../api/client';
 import { useHouses } from '../api/hooks';
 import { Button, Modal, Pick, Refused, Waiting } from '../ui/parts';
 import { Board } from './Board';
+import { download } from './download';
 import { useDrawnUp, useStoreSurvey, useSurveyLists } from './hooks';
 import { Keypad } from './Keypad';
 import { Outcome } from './Outcome';
@@ -35,7 +36,6 @@ export function Sheets({ detail }: { detail: Detail }) {
     const [entry, act] = useReducer((now: Entry | null, what: Act) => (now === null ? (what.do === 'begin' ? next(start(begun(what.ruleSet, what.pattern)), what) : what.do === 'load' ? start(what.sheet) : null) : next(now, what)), first.entry);
     const [copying, setCopying] = useState(false);
     const [help, setHelp] = useState(false);
-    const pad = useRef<HTMLDivElement>(null);
     const sheet = entry?.sheet;
     const sent = useMemo(() => (sheet && filled(sheet).length > 0 ? asSent(sheet) : null), [sheet]);
     const drawn = useDrawnUp(detail.call.address, sent);
@@ -132,7 +132,7 @@ export function Sheets({ detail }: { detail: Detail }) {
     }
     const wrong = drawn.error instanceof Refusal ? drawn.error.pointer.match(/^\/sheet\/ways\/(\d+)/)?.[1] : undefined;
     return (
-        <main className="mx-auto grid max-w-7xl gap-x-8 gap-y-4 px-4 py-4 lg:grid-cols-[minmax(0,1fr)_24rem]" ref={pad}>
+        <main className="mx-auto grid max-w-7xl gap-x-8 gap-y-4 px-4 py-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
             <section aria-label="The board" className="min-w-0">
                 <div className="mb-2 flex flex-wrap items-center gap-x-2">
                     <h2 className="mr-auto text-xl font-bold">The board, way by way</h2>
@@ -142,7 +142,7 @@ export function Sheets({ detail }: { detail: Detail }) {
                     <Button look="quiet" onClick={() => setHelp(true)}>
                         Keys
                     </Button>
-                    <Button look="quiet" onClick={() => download(entry.sheet, detail.call.address)}>
+                    <Button look="quiet" onClick={() => download(asSent(entry.sheet), `survey ${detail.call.address}`)}>
                         Export
                     </Button>
                 </div>
@@ -247,12 +247,4 @@ function Import({ onSheet }: { onSheet: (sheet: Sheet) => void }) {
             <Refused error={error} />
         </span>
     );
-}
-
-function download(sheet: Sheet, address: string) {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(asSent(sheet), null, 2)], { type: 'application/json' }));
-    link.download = `survey ${address}.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Detail } from '../api/client';
 import { Button, Pick, Refused, Waiting } from '../ui/parts';
+import { download } from './download';
 import { useBoard, useChangeHouse, useHouse } from './hooks';
 import { Outcome } from './Outcome';
 
@@ -82,12 +83,4 @@ function Run({ id, cable, words, callId, houseId, version }: { id: string; cable
 function ends(cable: Cable, parts: Record<string, { name: string }>): string {
     const core = Object.values(cable.cores)[0];
     return (core?.ends ?? []).map((end) => (end === null ? 'not landed' : (parts[end.split('.')[0] ?? '']?.name ?? end))).join(' to ');
-}
-
-function download(document: unknown, address: string) {
-    const link = window.document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }));
-    link.download = `${address}.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
 }
