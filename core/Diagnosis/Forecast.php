@@ -12,6 +12,9 @@ namespace YellowProbe\Diagnosis;
  */
 final readonly class Forecast
 {
+    /** Of a row's own deviation. */
+    private const SAME = 0.2;
+
     /** @var list<float> entropy of each class, in nats */
     private array $entropies;
 
@@ -44,18 +47,19 @@ final readonly class Forecast
     /** @param array<string, float> $spread what is left of the factors' standard deviations */
     public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, array $spread = []): self
     {
-        $rows = $placed = [];
+        $rows = $placed = $places = [];
         foreach ($beliefs->atoms as $at => [$hypothesis, $severity]) {
             if (Hypothesis::ELSE !== $hypothesis->id) {
                 $own = $table->rows($hypothesis);
                 $rows[$at] = $own[$severity] ?? $own[0];
-                $placed[spl_object_id($rows[$at])] = $rows[$at];
+                $places[$at] = self::place($rows[$at]);
+                $placed[$places[$at]] ??= $rows[$at];
             }
         }
         $outcomes = new Outcomes($display, array_values($placed), $spread);
         $classes = $classOf = $known = [];
         foreach (array_keys($beliefs->atoms) as $at) {
-            $key = isset($rows[$at]) ? spl_object_id($rows[$at]) : -1;
+            $key = $places[$at] ?? '';
             if (!isset($known[$key])) {
                 $known[$key] = \count($classes);
                 $classes[] = isset($rows[$at]) ? $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound());
@@ -64,6 +68,14 @@ final readonly class Forecast
         }
 
         return new self($classes, $classOf, $beliefs->groups);
+    }
+
+    /** Rows of one place on the display, within a fraction of their spread, are told apart by nobody. */
+    private static function place(Row $row): string
+    {
+        $levels = array_map(static fn (float $level): float => round($level, 3), $row->shown->levels);
+
+        return $row->shown->kind->name.' '.round($row->z / (self::SAME * $row->sigma)).' '.implode(' ', $levels);
     }
 
     /** I = H(Y) − Σ p·H(Y | group): the expected information about what has to be repaired, in bits. */

@@ -19,6 +19,9 @@ final readonly class Lookahead
     /** Outcomes rarer than this are not followed up. */
     private const CHANCE = 0.04;
 
+    /** Outcomes rarer than this are taken to leave things as they are. */
+    private const RARE = 1e-3;
+
     /**
      * @param list<float> $rates bits per minute, of the test alone or with what is best done after it
      * @param list<float> $saves expected minutes of loss that it takes away, less its price and that of what follows
@@ -54,6 +57,10 @@ final readonly class Lookahead
             $left = $minutes[$one];
             $followed = [];
             foreach ($forecast->chances($beliefs) as $outcome => $chance) {
+                if ($chance < self::RARE) {
+                    $left += $chance * $now;
+                    continue;
+                }
                 $then = $forecast->after($beliefs, $outcome);
                 $lost = $loss->minutes($then->weights);
                 if ($chance >= self::CHANCE && [] !== $prices) {
@@ -97,8 +104,9 @@ final readonly class Lookahead
     private static function expected(Loss $loss, Beliefs $beliefs, Forecast $forecast): float
     {
         $left = 0.0;
+        $now = $loss->minutes($beliefs->weights);
         foreach ($forecast->chances($beliefs) as $outcome => $chance) {
-            $left += $chance > 0.0 ? $chance * $loss->minutes($forecast->after($beliefs, $outcome)->weights) : 0.0;
+            $left += $chance * ($chance < self::RARE ? $now : $loss->minutes($forecast->after($beliefs, $outcome)->weights));
         }
 
         return $left;

@@ -18,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '13';
+    public const VERSION = '14';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -68,20 +68,24 @@ final class Predictor
     {
         $display = new Display($measurement->instrument);
         $base = self::bench($house, $measurement, new Factors());
+        $spreads = array_intersect_key(Factors::spreads($house), array_fill_keys(self::factors($house, $measurement), true));
+        if ($sketched || \count($hypotheses) >= self::MANY) {
+            $base->prepare();
+        }
         $shifted = [];
-        $spreads = Factors::spreads($house);
-        foreach (self::factors($house, $measurement) as $factor) {
-            if (isset($spreads[$factor])) {
-                $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spreads[$factor]]));
+        $bent = 0.0;
+        if ($sketched) {
+            $sound = self::placed($display, $base->read(), self::leaning($house, $measurement, $display, $base, $spreads), 0.0);
+        } else {
+            foreach ($spreads as $factor => $spread) {
+                $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spread]));
+                if (\count($hypotheses) >= self::MANY) {
+                    $shifted[$factor]->prepare();
+                }
             }
+            $bent = self::curvature($house, $measurement, $display, $base, $shifted, $spreads);
+            $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
-        if (\count($hypotheses) >= self::MANY) {
-            foreach ([$base, ...($sketched ? [] : array_values($shifted))] as $bench) {
-                $bench->prepare();
-            }
-        }
-        $bent = $sketched ? 0.0 : self::curvature($house, $measurement, $display, $base->read(), $shifted, $spreads);
-        $sound = self::row($display, $base->read(), $shifted, null, $bent);
         $known = [];
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
@@ -98,7 +102,7 @@ final class Predictor
             }
         }
 
-        return new PredictionTable($rows, self::tails([...array_keys($sound->moves), ...array_keys($shifted)], $spreads));
+        return new PredictionTable($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads));
     }
 
     /** What the house as surveyed shows, with its spread. */
@@ -151,12 +155,13 @@ final class Predictor
      * @param array<string, Bench> $shifted
      * @param array<string, float> $spreads
      */
-    private static function curvature(House $house, Measurement $measurement, Display $display, Shown $sound, array $shifted, array $spreads): float
+    private static function curvature(House $house, Measurement $measurement, Display $display, Bench $base, array $shifted, array $spreads): float
     {
+        $sound = $base->read();
         $square = 0.0;
         foreach (self::isNumber($display, $sound) ? $shifted : [] as $factor => $bench) {
-            $up = $bench->read();
-            $down = self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
+            $up = $base->leaning($factor, $spreads[$factor]) ?? $bench->read();
+            $down = $base->leaning($factor, -$spreads[$factor]) ?? self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
             if (ShownKind::Nothing !== $up->kind && ShownKind::Nothing !== $down->kind) {
                 $square += (0.5 * ($display->z($up->value) + $display->z($down->value)) - $display->z($sound->value)) ** 2;
             }
@@ -193,7 +198,7 @@ final class Predictor
     private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent): Row
     {
         $z = $display->z($shown->value);
-        $moves = ['gain:'.$display->instrument->slug() => $display->instrument->accuracy()->gainSpread() * $display->slope($shown->value)];
+        $moves = self::gain($display, $shown);
         foreach (self::isNumber($display, $shown) ? $shifted : [] as $factor => $bench) {
             $other = $bench->read($change);
             if (ShownKind::Nothing !== $other->kind) {
@@ -202,6 +207,33 @@ final class Predictor
         }
 
         return self::placed($display, $shown, $moves, $bent);
+    }
+
+    /** @return array<string, float> how the tester's own error moves what it shows */
+    private static function gain(Display $display, Shown $shown): array
+    {
+        return ['gain:'.$display->instrument->slug() => $display->instrument->accuracy()->gainSpread() * $display->slope($shown->value)];
+    }
+
+    /**
+     * How the factors move the sound house's reading: to first order, and where that is not to be had worked out.
+     *
+     * @param array<string, float> $spreads
+     *
+     * @return array<string, float>
+     */
+    private static function leaning(House $house, Measurement $measurement, Display $display, Bench $base, array $spreads): array
+    {
+        $sound = $base->read();
+        $moves = self::gain($display, $sound);
+        foreach (self::isNumber($display, $sound) ? $spreads : [] as $factor => $spread) {
+            $other = $base->leaning($factor, $spread) ?? self::bench($house, $measurement, new Factors([$factor => $spread]))->read();
+            if (ShownKind::Nothing !== $other->kind) {
+                $moves[$factor] = $display->z($other->value) - $display->z($sound->value);
+            }
+        }
+
+        return $moves;
     }
 
     /** @param array<string, float> $moves */

@@ -49,6 +49,12 @@ final readonly class Excitation
         return $this->sourcesOn ? new self($hertz, true, 0.0, $this->smallSignal) : $this;
     }
 
+    /** The same for excitations that are the same. */
+    public function key(): string
+    {
+        return implode(' ', [$this->hertz, $this->sourcesOn ? 'on' : 'off', $this->directVolts, $this->smallSignal ? 'small' : 'large']);
+    }
+
     /** Susceptance of a capacitor, siemens. */
     public function susceptance(float $farads): float
     {

@@ -28,6 +28,12 @@ final readonly class Factors
     {
     }
 
+    /** The same for factors that are the same. */
+    public function key(): string
+    {
+        return http_build_query($this->logs);
+    }
+
     public function times(string $factor): float
     {
         return exp($this->logs[$factor] ?? 0.0);

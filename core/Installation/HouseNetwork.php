@@ -47,13 +47,10 @@ final class HouseNetwork
         $builder->node(self::GROUND);
         $supply = Supply::of($house);
         $excitation = $excitation->at($supply->hertz);
-        $context = new PartContext($builder, $house, $state, $excitation, $factors, $supply);
         foreach ($house->terminals as $terminal) {
             $builder->node($terminal->id);
         }
-        foreach ($house->parts as $part) {
-            (PartKinds::get($part->kind) ?? throw new HouseError("/parts/$part->id/kind", 'Unknown kind of part.'))->build($part, $context);
-        }
+        self::parts($builder, $house, $state, $excitation, $factors);
         foreach ($house->cables as $cable) {
             self::cable($builder, $cable, $state, $excitation, $factors);
         }
@@ -67,6 +64,38 @@ final class HouseNetwork
         }
 
         return $builder->build();
+    }
+
+    /**
+     * What one factor touches, as it then is: only its elements, on nodes that mean nothing.
+     *
+     * @param string $factor as in {@see Factors}
+     */
+    public static function touched(House $house, State $state, Excitation $excitation, string $factor, float $log): Network
+    {
+        $builder = new NetworkBuilder();
+        $excitation = $excitation->at(Supply::of($house)->hertz);
+        $factors = new Factors([$factor => $log]);
+        if ('insulation' !== $factor && !str_starts_with($factor, 'length:')) {
+            self::parts($builder, $house, $state, $excitation, $factors);
+
+            return $builder->build();
+        }
+        foreach ($house->cables as $cable) {
+            if ('insulation' === $factor || "length:$cable->circuit" === $factor) {
+                self::cable($builder, $cable, $state, $excitation, $factors);
+            }
+        }
+
+        return $builder->build();
+    }
+
+    private static function parts(NetworkBuilder $builder, House $house, State $state, Excitation $excitation, Factors $factors): void
+    {
+        $context = new PartContext($builder, $house, $state, $excitation, $factors, Supply::of($house));
+        foreach ($house->parts as $part) {
+            (PartKinds::get($part->kind) ?? throw new HouseError("/parts/$part->id/kind", 'Unknown kind of part.'))->build($part, $context);
+        }
     }
 
     private static function cable(NetworkBuilder $builder, Cable $cable, State $state, Excitation $excitation, Factors $factors): void

@@ -13,6 +13,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\LatelyBuilt;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
@@ -43,6 +44,7 @@ final class Bench
 
     /** What is read without working it out, once {@see prepare()} was worth it. */
     private ?ClosedForm $closedForm = null;
+    private ?ClosedForm $linear = null;
     private ?LeadScreen $screen = null;
     private ?Shown $sound = null;
 
@@ -54,7 +56,7 @@ final class Bench
     {
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
-        $this->network = $beside->network ?? HouseNetwork::build($house, $state, $this->excitation, $factors);
+        $this->network = $beside->network ?? LatelyBuilt::network($house, $state, $this->excitation, $factors);
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
             if (!$this->network->hasNode($terminal)) {
@@ -84,8 +86,32 @@ final class Bench
         $this->sound = $this->read();
         // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
         $conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
-        $this->closedForm = ClosedForm::on($this->network, $this->elimination, $this->instrument, $this->connection, $this->leads, $this->supply, [] === $this->thresholds);
-        $this->screen = LeadScreen::on($this->network, [] === $conducting ? $this->elimination : Elimination::of($this->network->changed([], $conducting), $this->elimination->datum), $this->instrument, $this->leads);
+        $network = [] === $conducting ? $this->network : $this->network->changed([], $conducting);
+        $elimination = [] === $conducting ? $this->elimination : Elimination::of($network, $this->elimination->datum);
+        $this->linear = ClosedForm::on($network, $elimination, $this->instrument, $this->connection, $this->leads, $this->supply);
+        $this->closedForm = [] === $this->thresholds ? $this->linear : null;
+        $this->screen = LeadScreen::on($this->network, $elimination, $this->instrument, $this->leads);
+    }
+
+    /**
+     * What the sound house would show with a factor of the survey off by so much, to first order; null where that cannot be
+     * had without eliminating again. Only of a prepared bench.
+     */
+    public function leaning(string $factor, float $log): ?Shown
+    {
+        if (null === $this->linear) {
+            return null;
+        }
+        $then = LatelyBuilt::touched($this->house, $this->state, $this->excitation, $factor, $log);
+        $elements = [];
+        foreach ($then->elements as $element => $branch) {
+            $own = $this->network->branch((string) $element);
+            if (null !== $own && ($then->yRe[$branch] !== $this->network->yRe[$own] || $then->yIm[$branch] !== $this->network->yIm[$own] || $then->jRe[$branch] !== $this->network->jRe[$own] || $then->jIm[$branch] !== $this->network->jIm[$own])) {
+                $elements[$own] = [$then->admittance($branch), $then->driven($branch)];
+            }
+        }
+
+        return $this->linear->leaning($elements);
     }
 
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */

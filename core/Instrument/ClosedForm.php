@@ -15,6 +15,9 @@ use YellowProbe\Network\PortNetwork;
 /** Readings of faults that change one admittance, of testers that read a lead or a sum of currents: a formula each. */
 final readonly class ClosedForm
 {
+    /** Of an impedance: below that too few digits are left of a difference. */
+    private const FEW_DIGITS = 1e-7;
+
     /**
      * @param list<int>               $leads    empty for a jaw
      * @param list<array{int, bool}>  $embraced branches that the state has, and whether each counts backward; one between two embraced cores stands twice
@@ -24,14 +27,14 @@ final readonly class ClosedForm
     }
 
     /**
+     * @param Network   $network what conducts by voltage stands in it as it does in the sound house
      * @param list<int> $leads
-     * @param bool      $isLinear whether nothing could conduct by voltage
      *
      * @return self|null null where the tester needs more than sums, or a node of them has no way to the datum
      */
-    public static function on(Network $network, Elimination $elimination, Instrument $instrument, Connection $connection, array $leads, Supply $supply, bool $isLinear): ?self
+    public static function on(Network $network, Elimination $elimination, Instrument $instrument, Connection $connection, array $leads, Supply $supply): ?self
     {
-        $weights = self::weights($network, $elimination, $instrument, $connection, $leads, $isLinear);
+        $weights = self::weights($network, $elimination, $instrument, $connection, $leads);
         if (null === $weights) {
             return null;
         }
@@ -81,16 +84,54 @@ final readonly class ClosedForm
         return null === $moved ? null : ([] === $this->leads ? $this->clamped($moved) : $this->led($moved));
     }
 
+    /**
+     * The reading with small changes of many elements together, to first order.
+     *
+     * @param array<int, array{Complex, Complex}> $elements branch => its admittance and the Norton current of its source as they then are
+     */
+    public function leaning(array $elements): ?Shown
+    {
+        $changes = [];
+        foreach ($elements as $branch => [$y, $j]) {
+            $changes[] = [$this->network->from[$branch], $this->network->to[$branch], $y->re - $this->network->yRe[$branch], $y->im - $this->network->yIm[$branch], $j->re - $this->network->jRe[$branch], $j->im - $this->network->jIm[$branch]];
+        }
+        $moved = $this->influence->leaning($changes);
+        if ([] !== $this->leads) {
+            // Admittances that lie side by side add up: first order in the admittance is true of large changes of leaks as well.
+            $sound = $this->influence->response(0, $this->leads[0]);
+            $behind = $sound->minus($moved[0][1]);
+            if ($behind->modulus() < self::FEW_DIGITS * $sound->modulus()) {
+                return null;
+            }
+
+            return $this->between($this->influence->sum(0)->plus($moved[0][0]), $sound->times($sound)->over($behind));
+        }
+        foreach ($this->embraced as $at => [$branch]) {
+            if (isset($elements[$branch])) {
+                // An embraced conductor that is changed itself carries more by what it is, too.
+                [$y, $j] = $elements[$branch];
+                $gained = $y->minus($this->network->admittance($branch))->times($this->influence->across($this->network->from[$branch], $this->network->to[$branch]))->plus($j->minus($this->network->driven($branch)));
+                $moved[$at] = [$moved[$at][0]->plus($gained), $moved[$at][1]];
+            }
+        }
+
+        return $this->clamped($moved);
+    }
+
     /** @param list<array{Complex, Complex}> $moved */
     private function led(array $moved): ?Shown
     {
         $sound = $this->influence->response(0, $this->leads[0]);
         $ohms = $sound->plus($moved[0][1]);
-        if ($ohms->modulus() < 1e-7 * $sound->modulus()) {
-            return null;
-        }
+
+        return $ohms->modulus() < self::FEW_DIGITS * $sound->modulus() ? null : $this->between($this->influence->sum(0)->plus($moved[0][0]), $ohms);
+    }
+
+    /** What the tester shows with these volts behind these ohms between its leads. */
+    private function between(Complex $volts, Complex $ohms): Shown
+    {
         $y = (new Complex(1.0))->over($ohms);
-        $j = $this->influence->sum(0)->plus($moved[0][0])->times($y);
+        $j = $volts->times($y);
         $ports = new PortNetwork($this->datum, [$this->leads[0]]);
         $ports->join($this->leads[0], $this->datum, $y->re, $y->im);
         $ports->inject($this->leads[0], $j->re, $j->im);
@@ -114,7 +155,7 @@ final readonly class ClosedForm
      *
      * @return list<array<int, Complex>>|null by sum: node => weight; null where the tester needs more than sums
      */
-    private static function weights(Network $network, Elimination $elimination, Instrument $instrument, Connection $connection, array $leads, bool $isLinear): ?array
+    private static function weights(Network $network, Elimination $elimination, Instrument $instrument, Connection $connection, array $leads): ?array
     {
         if ([] === $connection->terminals) {
             if ($instrument instanceof HeatInstrument || $instrument instanceof EarthClamps || $instrument instanceof DeviceWatch) {
@@ -131,7 +172,7 @@ final readonly class ClosedForm
 
             return $weights;
         }
-        $alone = \count(array_unique($leads)) === \count($leads) && $isLinear;
+        $alone = \count(array_unique($leads)) === \count($leads);
         // Lamps, a transmitter and a loop of two cores join leads among each other; a residual tester needs its device.
         $joins = $instrument instanceof PlugInTester || $instrument instanceof LeakLocator || $instrument instanceof Tracer || $instrument instanceof ResidualTester;
 

@@ -97,6 +97,45 @@ final class Influence
     }
 
     /**
+     * Small changes of many branches together, to first order: every sum, and the impedance behind it.
+     *
+     * @param list<array{int, int, float, float, float, float}> $changes nodes of a branch, what its admittance (S) and the Norton
+     *                                                                   current (A, from the first node) of its source gain
+     *
+     * @return list<array{Complex, Complex}>
+     */
+    public function leaning(array $changes): array
+    {
+        $leaning = [];
+        foreach ($this->responses as [$wRe, $wIm]) {
+            $sumRe = $sumIm = $ownRe = $ownIm = 0.0;
+            foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
+                $uRe = $wRe[$a] - $wRe[$b];
+                $uIm = $wIm[$a] - $wIm[$b];
+                $dRe = $this->vRe[$a] - $this->vRe[$b];
+                $dIm = $this->vIm[$a] - $this->vIm[$b];
+                $iRe = $yRe * $dRe - $yIm * $dIm + $jRe;
+                $iIm = $yRe * $dIm + $yIm * $dRe + $jIm;
+                $sumRe -= $uRe * $iRe - $uIm * $iIm;
+                $sumIm -= $uRe * $iIm + $uIm * $iRe;
+                $iRe = $yRe * $uRe - $yIm * $uIm;
+                $iIm = $yRe * $uIm + $yIm * $uRe;
+                $ownRe -= $uRe * $iRe - $uIm * $iIm;
+                $ownIm -= $uRe * $iIm + $uIm * $iRe;
+            }
+            $leaning[] = [new Complex($sumRe, $sumIm), new Complex($ownRe, $ownIm)];
+        }
+
+        return $leaning;
+    }
+
+    /** Volts across a branch as the network stands. */
+    public function across(int $a, int $b): Complex
+    {
+        return new Complex($this->vRe[$a] - $this->vRe[$b], $this->vIm[$a] - $this->vIm[$b]);
+    }
+
+    /**
      * The first sum under many changes, on flat arrays: what a whole catalogue of faults makes of one reading.
      *
      * @param list<int>   $a

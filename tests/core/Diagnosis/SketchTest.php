@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Installation\Excitation;
+use YellowProbe\Installation\Factors;
+use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\LatelyBuilt;
+use YellowProbe\Installation\State;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Tests\Houses;
+
+/** A sketch takes the factors to first order, from one elimination; a table eliminates for each of them. */
+final class SketchTest extends TestCase
+{
+    public function testTheSoundRowMovesAsThatOfTheTable(): void
+    {
+        $compared = 0;
+        foreach (Houses::varied() as $at => $house) {
+            foreach (TestCatalogue::plans($house) as $id => $plan) {
+                if (0 !== ($at + crc32($id)) % 31) {
+                    continue;
+                }
+                $whole = Predictor::table($house, $plan->measurement, [Hypothesis::sound(1.0)])->sound()->moves;
+                foreach (Predictor::sketch($house, $plan->measurement, [Hypothesis::sound(1.0)])->sound()->moves as $factor => $move) {
+                    self::assertEqualsWithDelta($whole[$factor] ?? 0.0, $move, 0.05 + 0.25 * abs($whole[$factor] ?? 0.0), "$id $factor");
+                    $compared += abs($move) > 0.05 ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(100, $compared, 'there was something to compare');
+    }
+
+    public function testWhatAFactorTouchesIsWhatTheWholeNetworkHasThen(): void
+    {
+        $house = Houses::varied()[0];
+        $state = State::resting($house);
+        foreach (['supply', 'outside', 'volts', 'insulation', 'leakage', 'load', 'length:'.array_key_first($house->circuits)] as $factor) {
+            $plain = HouseNetwork::build($house, $state, Excitation::mains());
+            $whole = LatelyBuilt::network($house, $state, Excitation::mains(), new Factors([$factor => 0.3]));
+            self::assertSame($whole, LatelyBuilt::network($house, $state, Excitation::mains(), new Factors([$factor => 0.3])), 'built once');
+            $touched = LatelyBuilt::touched($house, $state, Excitation::mains(), $factor, 0.3);
+            $changed = 0;
+            foreach ($whole->elements as $element => $branch) {
+                $own = $touched->branch((string) $element);
+                $then = [$whole->yRe[$branch], $whole->yIm[$branch], $whole->jRe[$branch], $whole->jIm[$branch]];
+                $was = (int) $plain->branch((string) $element);
+                if ($then !== [$plain->yRe[$was], $plain->yIm[$was], $plain->jRe[$was], $plain->jIm[$was]]) {
+                    ++$changed;
+                    self::assertNotNull($own, "$factor changes $element");
+                }
+                if (null !== $own) {
+                    self::assertSame($then, [$touched->yRe[$own], $touched->yIm[$own], $touched->jRe[$own], $touched->jIm[$own]], "$factor $element");
+                }
+            }
+            self::assertGreaterThan(0, $changed, $factor);
+        }
+    }
+}
