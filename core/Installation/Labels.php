@@ -53,7 +53,35 @@ final class Labels
         $circuit = null === $cable->circuit ? 'the tails' : $house->circuits[$cable->circuit]->name;
         $at = $core->ends[$end - 1];
 
-        return \sprintf('the %s of %s at %s', self::ROLES[$core->role->value], $circuit, null === $at ? 'its loose end' : $house->partOf($at)->name);
+        return \sprintf('the %s of %s%s at %s', self::ROLES[$core->role->value], $circuit, null !== $at && self::isOneOfTwo($house, $core, $at) ? ' to '.self::beyond($house, $core, $end) : '', null === $at ? 'its loose end' : $house->partOf($at)->name);
+    }
+
+    /** Where a core leads from one of its ends. */
+    public static function beyond(House $house, Core $core, int $end): string
+    {
+        $far = $core->ends[2 - $end];
+        $part = null === $far ? null : $house->partOf($far);
+
+        return match (true) {
+            null === $part => 'its loose end',
+            'board' === $house->places[$part->place]->kind => 'the board',
+            default => $part->name,
+        };
+    }
+
+    /** Whether another core of its kind lands on the same part, as both ends of a ring do. */
+    private static function isOneOfTwo(House $house, Core $core, string $at): bool
+    {
+        $part = $house->terminals[$at]->part;
+        $circuit = $house->cables[$core->cable]->circuit;
+        foreach ($house->cables as $cable) {
+            $other = $cable->cores[$core->key] ?? null;
+            if (null !== $other && $other !== $core && $cable->circuit === $circuit && \in_array($part, array_map(static fn (?string $terminal): string => null === $terminal ? '' : $house->terminals[$terminal]->part, $other->ends), true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** An element of the network: a conductor of a cable, what is inside a part, or what a fault adds. */

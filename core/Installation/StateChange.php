@@ -73,7 +73,7 @@ final readonly class StateChange
                 'out' => $this->isLight($house) ? \sprintf('Take the lamp out of %s', $this->partName($house)) : \sprintf('Unplug or disconnect %s', $this->partName($house)),
                 'off' => \sprintf('Turn %s off', $this->partName($house)),
                 State::HEATER => \sprintf('Plug a heater of 2 kW into %s', $this->partName($house)),
-                default => $this->isLight($house) ? \sprintf('Have a lamp in %s', $this->partName($house)) : \sprintf('Turn %s on', $this->partName($house)),
+                default => str_contains($this->subject, '.') ? \sprintf('Take the heater out of %s', $this->partName($house)) : ($this->isLight($house) ? \sprintf('Have a lamp in %s', $this->partName($house)) : \sprintf('Turn %s on', $this->partName($house))),
             },
             'lift' => \sprintf('Lift %s', $this->jointName($house)),
             'refit' => \sprintf('Refit %s', $this->jointName($house)),

@@ -26,7 +26,18 @@ final readonly class Series
     {
     }
 
-    /** @return array<string, self> by id */
+    /** One reading in two states. */
+    public static function pair(string $id, string $words, TestPlan $first, TestPlan $second): self
+    {
+        return new self($id, $words, [$first, $second]);
+    }
+
+    public function isPair(): bool
+    {
+        return str_starts_with($this->id, TwoStates::PREFIX);
+    }
+
+    /** @return array<string, self> runs from place to place, by id; {@see TwoStates} has the pairs */
     public static function all(House $house): array
     {
         $groups = $words = [];

@@ -24,6 +24,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Procedure\Isolation;
+use YellowProbe\Safety\ClampFirst;
 
 /** A call and its journal as the page sees them. */
 final readonly class CallViews
@@ -100,7 +101,7 @@ final readonly class CallViews
         return array_map(static function (StateChange $change) use ($house, $from): LedgerEntry {
             $back = $change->undoneTo($from);
 
-            return new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house), $back->operation, $back->value);
+            return new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house), $back->operation, $back->value, ClampFirst::of($house, [$change])[$change->subject] ?? null);
         }, $from->changesTo($to));
     }
 

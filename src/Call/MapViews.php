@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\View\ClampView;
-use App\Api\View\JointView;
 use App\Api\View\LoadView;
 use App\Api\View\MapView;
 use App\Api\View\ReturnView;
 use App\Api\View\StopView;
-use App\Api\View\SwitchView;
 use App\Api\View\TerminalView;
 use App\Api\View\WayView;
 use YellowProbe\Diagnosis\Liveness;
@@ -24,7 +22,6 @@ use YellowProbe\Installation\Knowing;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Part;
-use YellowProbe\Installation\Part\LightSwitch;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
@@ -42,6 +39,7 @@ final readonly class MapViews
 
     public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
     {
+        $controls = new Controls($house, $state);
         $main = States::mains($house)[0] ?? null;
         $service = $house->partsOfKind('service')[0] ?? null;
 
@@ -53,15 +51,15 @@ final readonly class MapViews
             $main?->id,
             null !== $main && 'on' === $state->position($main->id, 'on'),
             $this->origin($house),
-            array_map(fn (string $circuit): WayView => $this->way($house, $state, $circuit), States::circuits($house)),
+            array_map(fn (string $circuit): WayView => $this->way($house, $state, $controls, $circuit), States::circuits($house)),
             array_map(static fn (Part $load): LoadView => new LoadView($load->id, $load->name, $state->load($load->id)), $house->partsOfKind('appliance', 'light')),
-            array_map(static fn (Part $switch): SwitchView => new SwitchView($switch->id, $switch->name, LightSwitch::isTwoWay($switch), $state->position($switch->id, 'on')), $house->partsOfKind('switch')),
-            $this->neutrals($house, $state),
+            array_map($controls->switch(...), $house->partsOfKind('switch')),
             array_map(static fn (Part $device): ClampView => new ClampView("$device->name: line and neutral", ["+$device->id/L", "+$device->id/N"]), $house->partsOfKind('residual-device', 'rcbo', 'residual-outlet')),
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
             array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
             array_map(static fn (Part $device): ClampView => new ClampView($device->name, array_map(static fn (string $pole): string => "+$device->id/$pole", self::WATCHED[$device->kind])), $house->partsOfKind(...array_keys(self::WATCHED))),
+            $controls->links(),
         );
     }
 
@@ -81,7 +79,7 @@ final readonly class MapViews
         return $terminals;
     }
 
-    private function way(House $house, State $state, string $id): WayView
+    private function way(House $house, State $state, Controls $controls, string $id): WayView
     {
         $circuit = $house->circuits[$id];
         $device = $house->parts[$circuit->way];
@@ -108,15 +106,16 @@ final readonly class MapViews
             null === $group ? '' : $group->name,
             'on' === $state->position($device->id, 'on'),
             $terminals,
-            array_map(fn (array $stop): StopView => $this->stop($house, $stop), $map['stops']),
+            array_map(fn (array $stop): StopView => $this->stop($house, $controls, $stop), $map['stops']),
             array_map(static fn (array $return): ReturnView => new ReturnView($return['from'], $return['to']), $map['returns']),
             $map['ring'],
             array_map(static fn (string $words, array $keys): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$keys)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)),
+            $controls->ofWay($id),
         );
     }
 
     /** @param array{part: string, column: int, row: int, after: string|null, cables: list<string>} $stop */
-    private function stop(House $house, array $stop): StopView
+    private function stop(House $house, Controls $controls, array $stop): StopView
     {
         $part = $house->parts[$stop['part']];
         $terminals = [];
@@ -132,7 +131,7 @@ final readonly class MapViews
             }
         }
 
-        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], $terminals, $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing);
+        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], $terminals, $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part));
     }
 
     private function terminal(House $house, string $id): TerminalView
@@ -140,18 +139,5 @@ final readonly class MapViews
         $terminal = $house->terminals[$id];
 
         return new TerminalView($id, $terminal->key, $terminal->role->value, $terminal->access->value, Labels::terminal($house, $id));
-    }
-
-    /** @return list<JointView> */
-    private function neutrals(House $house, State $state): array
-    {
-        $views = [];
-        foreach (States::circuits($house) as $circuit) {
-            foreach (States::neutralsAtBoard($house, $circuit) as $joint) {
-                $views[] = new JointView($joint, ucfirst(Labels::joint($house, $joint)), $state->isLifted($joint));
-            }
-        }
-
-        return $views;
     }
 }

@@ -168,6 +168,7 @@ final readonly class ObservationKinds
         if ([] === $changes) {
             throw Problem::invalid('/payload/changes', 'Name at least one thing that was done.');
         }
+        Parting::check($house, $journal, $changes, $payload);
 
         return ['words' => $words];
     }

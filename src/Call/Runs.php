@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Api\View\AgreementView;
 use App\Api\View\SeriesMemberView;
 use App\Api\View\SeriesSummary;
 use App\Api\View\SeriesView;
 use YellowProbe\Diagnosis\Spread;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\Series;
 use YellowProbe\Procedure\TestPlan;
+use YellowProbe\Procedure\TwoStates;
+use YellowProbe\Rules\Difference;
 
 /** Runs of readings of a call: which there are, and how far each has come. A run begins anew after a repair. */
 final readonly class Runs
@@ -22,17 +27,29 @@ final readonly class Runs
     public function all(House $house, Journal $journal): array
     {
         $taken = self::taken($journal);
-        $summaries = array_map(static fn (Series $series): SeriesSummary => new SeriesSummary($series->id, $series->words, \count($series->plans), \count(self::readings($series, $taken))), array_values(Series::all($house)));
-        usort($summaries, static fn (SeriesSummary $a, SeriesSummary $b): int => [$b->done > 0, $a->words] <=> [$a->done > 0, $b->words]);
+        // What is begun, then the runs from place to place, then the pairs of states, which are many.
+        $order = $summaries = [];
+        foreach (self::known($house) as $series) {
+            $done = \count(self::readings($series, $taken));
+            $order[] = [0 === $done, $series->isPair(), $series->words];
+            $summaries[] = new SeriesSummary($series->id, $series->words, \count($series->plans), $done);
+        }
+        array_multisort($order, $summaries);
 
         return $summaries;
+    }
+
+    /** @return array<string, Series> by id */
+    public static function known(House $house): array
+    {
+        return Series::all($house) + TwoStates::all($house);
     }
 
     public function view(House $house, Journal $journal, Series $series): SeriesView
     {
         $now = $journal->state();
         $readings = self::readings($series, self::taken($journal));
-        $spread = Spread::of($house, $series, array_map(static fn (TakenReading $reading) => ReadingParser::parse($reading->raw, $reading->instrument), $readings));
+        $spread = Spread::of($house, $series, array_map(self::parsed(...), $readings));
         $members = [];
         foreach ($series->plans as $at => $plan) {
             $member = $spread->members[$at];
@@ -41,7 +58,7 @@ final readonly class Runs
             $members[] = new SeriesMemberView(
                 $plan->id,
                 $plan->words,
-                self::place($house, $plan),
+                self::place($house, $plan, $series),
                 $plan->measurement->instrument->slug(),
                 $plan->measurement->connection->terminals,
                 $plan->measurement->connection->around,
@@ -57,11 +74,17 @@ final readonly class Runs
         }
         $procedure = $series->plans[0]->procedure;
 
-        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members);
+        $both = $series->isPair() && 2 === \count($readings);
+        $difference = $both ? Difference::of($house, $series, [self::parsed($readings[0]), self::parsed($readings[1])]) : null;
+
+        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members, null === $difference ? null : AgreementView::of($difference));
     }
 
-    private static function place(House $house, TestPlan $plan): string
+    private static function place(House $house, TestPlan $plan, Series $series): string
     {
+        if ($series->isPair()) {
+            return $plan === $series->plans[0] ? 'As the house rests' : 'Then';
+        }
         $circuits = $plan->measurement->circuits($house);
         $terminal = $plan->measurement->connection->terminals[0] ?? null;
         $part = null !== $terminal && $house->hasTerminal($terminal) ? $house->partOf($terminal) : null;
@@ -69,7 +92,12 @@ final readonly class Runs
         return null !== $part && 'board' !== $house->places[$part->place]->kind ? $part->name : (isset($circuits[0]) ? $house->circuits[$circuits[0]]->name : $plan->words);
     }
 
-    /** @return array<string, TakenReading> tester and leads => the latest that stands, since the last repair */
+    private static function parsed(TakenReading $reading): Reading
+    {
+        return ReadingParser::parse($reading->raw, $reading->instrument);
+    }
+
+    /** @return array<string, TakenReading> tester and leads, and these with the state => the latest that stands, since the last repair */
     private static function taken(Journal $journal): array
     {
         $taken = [];
@@ -77,6 +105,7 @@ final readonly class Runs
         foreach ($journal->readings() as $reading) {
             if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === $isAfterRepair) {
                 $taken[self::key($reading->instrument->slug(), $reading->connection->toArray())] = $reading;
+                $taken[(new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection))->hash()] = $reading;
             }
         }
 
@@ -92,7 +121,7 @@ final readonly class Runs
     {
         $readings = [];
         foreach ($series->plans as $at => $plan) {
-            $reading = $taken[self::keyOf($plan->measurement)] ?? null;
+            $reading = $taken[$series->isPair() ? $plan->measurement->hash() : self::keyOf($plan->measurement)] ?? null;
             if (null !== $reading) {
                 $readings[$at] = $reading;
             }

@@ -21,7 +21,6 @@ use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Rules\Agreement;
 use YellowProbe\Rules\Consistency;
 use YellowProbe\Rules\MendOrList;
 use YellowProbe\Rules\Taken;
@@ -44,7 +43,7 @@ final readonly class DecisionController
             }
         }
 
-        return Answer::of(null === $journal->house ? [] : array_map(static fn (Agreement $one): AgreementView => new AgreementView($one->verdict->value, $one->sentence, $one->working, $one->readings), Consistency::of($journal->house, $taken)));
+        return Answer::of(null === $journal->house ? [] : array_map(AgreementView::of(...), Consistency::of($journal->house, $taken)));
     }
 
     #[Route('/api/decisions', methods: ['POST'])]

@@ -21,7 +21,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Reach;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Instruments;
-use YellowProbe\Procedure\Series;
 
 /** Many readings at a time: one lead held and the other anywhere, and runs of one test from point to point. */
 final readonly class RunController
@@ -63,7 +62,7 @@ final readonly class RunController
     {
         [$journal, $house] = $this->open($user, $id);
 
-        return Answer::of($this->runs->view($house, $journal, Series::all($house)[$request->query->getString('series')] ?? throw Problem::notFound()));
+        return Answer::of($this->runs->view($house, $journal, Runs::known($house)[$request->query->getString('series')] ?? throw Problem::notFound()));
     }
 
     /** @return array{Journal, House} */

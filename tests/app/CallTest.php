@@ -282,10 +282,17 @@ final class CallTest extends ApiTestCase
         self::assertSame(['place' => 'Hall', 'complete' => true, 'lapsed' => false], array_intersect_key((array) self::at($proved, 'proofs', 0), ['place' => 1, 'complete' => 1, 'lapsed' => 1]));
         self::assertFalse($this->call('GET', "/api/calls/$call/map")['mainOn']);
 
-        $lifted = $this->observe($call, 'done', ['changes' => [['operation' => 'lift', 'subject' => 'lights-up-r1/N@1', 'value' => '']]]);
+        $lift = ['changes' => [['operation' => 'lift', 'subject' => 'lights-up-r1/N@1', 'value' => '']]];
+        $clamp = static fn (string $raw): array => ['instrument' => 'clamp', 'raw' => $raw, 'connection' => ['terminals' => [], 'around' => ['+lights-up-r1/N']]];
+        self::assertSame('/payload/notClamped', $this->observe($call, 'done', $lift, 409)['pointer'], 'a neutral is clamped before it is parted');
+        $this->observe($call, 'measured', $clamp('0.26'));
+        self::assertStringContainsString('carries current', self::textAt($this->observe($call, 'done', $lift, 409)['detail']));
+        $this->observe($call, 'measured', $clamp('0.00'));
+        $lifted = $this->observe($call, 'done', $lift);
+        $this->observe($call, 'done', ['changes' => [['operation' => 'lift', 'subject' => 'lights-up-r1/E@1', 'value' => '']]], 409);
         self::assertTrue(self::at($lifted, 'proofs', 0, 'lapsed'));
         $dead = $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'connection' => ['terminals' => ['lights-up-r1/N@1', 'met.t1'], 'around' => []], 'raw' => 'OL']);
-        self::assertStringContainsString('No proof of dead', self::textAt(self::at($dead, 'readings', 4, 'cautions', 0)));
+        self::assertStringContainsString('No proof of dead', self::textAt(self::at($dead, 'readings', 6, 'cautions', 0)));
         $on = [['operation' => 'set', 'subject' => 'main', 'value' => 'on']];
         self::assertSame('/payload/explained', $this->observe($call, 'done', ['changes' => $on], 409)['pointer']);
         $this->observe($call, 'done', ['changes' => $on, 'explained' => 'Neutral capped in a connector, way 6 locked.']);

@@ -60,17 +60,53 @@ test('a neutral is clamped before it is parted; amps in it forbid it, and the re
     await page.keyboard.press('s');
     const neutral = page.getByRole('group', { name: /Lights, upper floor/ }).filter({ has: page.getByRole('button', { name: 'lifted' }) }).first();
     await neutral.getByRole('button', { name: 'lifted' }).click();
-    await page.getByLabel('What the clamp shows around it').fill('0.26 A');
+    await page.getByLabel('what the clamp shows around it').fill('0.26 A');
     await page.getByRole('button', { name: 'Clamped, and lifted' }).click();
     await expect(page.getByRole('alert')).toContainText('do not part it');
     await page.getByRole('button', { name: 'Leave it landed' }).click();
     await expect(neutral.getByRole('button', { name: 'landed' })).toHaveAttribute('aria-pressed', 'true');
     await neutral.getByRole('button', { name: 'lifted' }).click();
-    await page.getByLabel('What the clamp shows around it').fill('0.00 A');
+    await page.getByLabel('what the clamp shows around it').fill('0.00 A');
     await page.getByRole('button', { name: 'Clamped, and lifted' }).click();
     await expect(neutral.getByRole('button', { name: 'lifted' })).toHaveAttribute('aria-pressed', 'true');
     await neutral.getByRole('button', { name: 'landed' }).click();
     await expect(neutral.getByRole('button', { name: 'landed' })).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('region', { name: 'Readings' })).toContainText('0.26 A');
+});
+
+test('what is tapped on the map is switched: a lever, a lamp, a heater; and a reading in two states says by how much it moved', async ({ page }) => {
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await page.getByRole('button', { name: /^Way: Oven/ }).click();
+    await page.getByRole('button', { name: 'Switch Oven off' }).click();
+    await expect(page.getByRole('button', { name: /^Way: Oven, .*, off$/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Switch Oven on' }).click();
+    await expect(page.getByRole('button', { name: /^Way: Oven, .*, on$/ })).toBeVisible();
+
+    await page.getByRole('button', { name: /^Hearth: / }).click();
+    await page.getByRole('button', { name: 'Switch, lift here' }).click();
+    await page.getByRole('group', { name: 'Heater of 2 kW' }).getByRole('button', { name: 'plugged in' }).click();
+    await expect(page.getByRole('button', { name: /^Hearth: .*, 2 kW/ })).toBeVisible();
+    await page.getByRole('group', { name: 'Heater of 2 kW' }).getByRole('button', { name: 'not there' }).click();
+    await expect(page.getByRole('button', { name: /^Hearth: .*2 kW/ })).toHaveCount(0);
+
+    await page.getByRole('button', { name: 'In two states' }).click();
+    await page.getByRole('button', { name: /In two states: Volts N–E at Hearth/ }).click();
+    const run = page.getByRole('region', { name: 'Run of readings' });
+    await expect(run).toContainText('0 of 2');
+    const store = async (raw: string) => {
+        await page.getByLabel('What it shows').fill(raw);
+        await page.getByRole('button', { name: 'Store', exact: true }).click();
+    };
+    await store('0.10');
+    await expect(run).toContainText('1 of 2');
+    await expect(run).toContainText('Plug a heater of 2 kW into Hearth');
+    await run.getByRole('button', { name: 'Done so' }).click();
+    await expect(run.getByRole('button', { name: 'Done so' })).toHaveCount(0);
+    await store('14.2');
+    await expect(run).toContainText('It moved by +14.1');
+    await expect(run).toContainText('Not as it should');
 });

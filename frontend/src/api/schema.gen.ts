@@ -564,6 +564,18 @@ export interface components {
             /** @description What would explain it, and what to do. */
             words: string;
         };
+        /** @description Something that can be switched, plugged or lifted where it is. */
+        ControlView: {
+            /** @description set, load, or joint: of that one the options are lift and refit. */
+            operation: string;
+            subject: string;
+            name: string;
+            /** @description As it stands. */
+            value: string;
+            options: components["schemas"]["OptionView"][];
+            /** @description Core that the jaw of a clamp goes around before it is parted. */
+            clampFirst: string | null;
+        };
         /** @description A correction beside the original reading. */
         CorrectionView: {
             id: string;
@@ -681,12 +693,6 @@ export interface components {
             /** @description Whether this is the step that may be taken now. */
             next: boolean;
         };
-        /** @description A neutral that can be lifted at the board. */
-        JointView: {
-            id: string;
-            name: string;
-            lifted: boolean;
-        };
         /** @description What a limit says of a reading. */
         JudgementView: {
             limit: string;
@@ -705,6 +711,14 @@ export interface components {
             /** @description How it is undone, on the same subject. */
             backOperation: string;
             backValue: string;
+            /** @description Core that the jaw of a clamp goes around before this is done: a neutral or an earth that is parted. */
+            clampFirst: string | null;
+        };
+        /** @description A test link that is fitted. */
+        LinkView: {
+            a: string;
+            b: string;
+            words: string;
         };
         /** @description Something that draws current. */
         LoadView: {
@@ -739,8 +753,8 @@ export interface components {
             origin: components["schemas"]["TerminalView"][];
             ways: components["schemas"]["WayView"][];
             loads: components["schemas"]["LoadView"][];
-            switches: components["schemas"]["SwitchView"][];
-            neutrals: components["schemas"]["JointView"][];
+            /** @description Wall switches. */
+            switches: components["schemas"]["ControlView"][];
             deviceClamps: components["schemas"]["ClampView"][];
             /** @description Terminal => expected-live, may-be-live or expected-dead. Never "dead". */
             live: {
@@ -754,6 +768,8 @@ export interface components {
             findings: string[];
             /** @description Protective devices that trip or hold, with their poles. */
             watches: components["schemas"]["ClampView"][];
+            /** @description Test links that are fitted. */
+            links: components["schemas"]["LinkView"][];
         };
         /** @description Who is logged in. */
         Me: {
@@ -795,6 +811,11 @@ export interface components {
             verdict: {
                 [key: string]: unknown;
             };
+        };
+        /** @description One of the states that something can be put in. */
+        OptionView: {
+            value: string;
+            words: string;
         };
         /** @description What a cause would make a tester show. */
         OutcomeView: {
@@ -966,6 +987,7 @@ export interface components {
             cannotShow: string;
             hazard: string;
             members: components["schemas"]["SeriesMemberView"][];
+            difference: components["schemas"]["AgreementView"] | null;
         };
         /** @description The state a house is in: only what differs from closed, landed, on. */
         StateView: {
@@ -992,6 +1014,7 @@ export interface components {
             loads: string[];
             /** @description Whether the cable before it is assumed rather than known. */
             assumed: boolean;
+            controls: components["schemas"]["ControlView"][];
         };
         /** @description Something a sum wants to know. */
         SumInputView: {
@@ -1052,13 +1075,6 @@ export interface components {
              */
             atTimes: number;
         };
-        /** @description A wall switch. */
-        SwitchView: {
-            id: string;
-            name: string;
-            twoWay: boolean;
-            position: string;
-        };
         /** @description A terminal that a probe can reach. */
         TerminalView: {
             id: string;
@@ -1093,6 +1109,7 @@ export interface components {
             returns: components["schemas"]["ReturnView"][];
             ring: boolean;
             clamps: components["schemas"]["ClampView"][];
+            controls: components["schemas"]["ControlView"][];
         };
     };
     responses: {

@@ -27,25 +27,26 @@ function map(live: Record<string, string>): MapData {
                 groupName: 'Device A',
                 on: true,
                 terminals: [terminal('way1', 'out', 'L')],
-                stops: [{ part: 's', place: 'p-s', name: 'Hall', kind: 'socket', column: 0, row: 0, after: null, terminals: [terminal('s', 'L', 'L'), terminal('s', 'N', 'N'), terminal('s', 'E', 'E')], loads: [], assumed: true }],
+                stops: [{ part: 's', place: 'p-s', name: 'Hall', kind: 'socket', column: 0, row: 0, after: null, terminals: [terminal('s', 'L', 'L'), terminal('s', 'N', 'N'), terminal('s', 'E', 'E')], loads: [], assumed: true, controls: [] }],
                 returns: [],
                 ring: false,
                 clamps: [],
+                controls: [],
             },
         ],
         loads: [],
         switches: [],
-        neutrals: [],
         deviceClamps: [],
         live,
         findings: [],
         watches: [],
+        links: [],
         colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
     };
 }
 
 function draw(data: MapData, over: Partial<Parameters<typeof LineMap>[0]> = {}): string {
-    return renderToStaticMarkup(createElement(LineMap, { map: data, probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, ...over }));
+    return renderToStaticMarkup(createElement(LineMap, { map: data, probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, onSwitch: () => undefined, ...over }));
 }
 
 describe('LineMap', () => {
@@ -82,6 +83,21 @@ describe('LineMap', () => {
         const loops = (html: string) => html.match(/stroke-width="6"/g)?.length ?? 0;
         expect(loops(draw(map({})))).toBe(0);
         expect(loops(draw(map({}), { loop: new Set(['s|L', 's|E']) }))).toBe(2);
+    });
+
+    it('shows what is lifted, plugged in, linked and switched where it is', () => {
+        const data = map({});
+        const stop = data.ways[0]?.stops[0];
+        stop?.controls.push(
+            { operation: 'joint', subject: 'c-r1/N@2', name: 'Neutral', value: 'lift', options: [], clampFirst: 'c-r1/N' },
+            { operation: 'load', subject: 's.front', name: 'Heater', value: 'heater', options: [], clampFirst: null },
+        );
+        data.links.push({ a: 's.L', b: 'way1.out', words: 'Hall to way' });
+        const html = draw(data);
+        expect(html).toContain(', lifted, 2 kW"');
+        expect(html).toContain('aria-label="Test link: Hall to way"');
+        expect(html).not.toContain('aria-label="Switch');
+        expect(draw(data, { selected: { kind: 'way', id: 'c' } })).toContain('aria-label="Switch A circuit with a name that is too long for its box off"');
     });
 
     it('cuts a long name and keeps it whole for those who ask', () => {

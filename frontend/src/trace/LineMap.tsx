@@ -17,6 +17,8 @@ interface Props {
     proved: Map<string, string>;
     selected: Selection | null;
     onSelect: (selection: Selection) => void;
+    /** A lever of what is chosen was put over: the part and the position it is in now. */
+    onSwitch: (part: string, position: string) => void;
     /** Size of the drawing; 1 is as it was laid out. */
     zoom?: number;
 }
@@ -29,6 +31,9 @@ export function LineMap(props: Props) {
         <svg width={placed.width * zoom} height={placed.height * zoom} viewBox={`0 0 ${placed.width} ${placed.height}`} role="group" aria-label="Line map of the house" className="block text-ink">
             {placed.ways.map((way) => (
                 <WayLine key={way.way.circuit} placed={way} {...props} />
+            ))}
+            {map.links.map((link) => (
+                <Link key={link.a + link.b} words={link.words} ends={[locate(placed.ways, link.a), locate(placed.ways, link.b)]} />
             ))}
         </svg>
     );
@@ -51,7 +56,7 @@ function Target({ label, pressed, act, children }: { label: string; pressed: boo
     );
 }
 
-function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSelect }: Props & { placed: PlacedWay }) {
+function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSelect, onSwitch }: Props & { placed: PlacedWay }) {
     const { way, y } = placed;
     const chosen = selected?.kind === 'way' && selected.id === way.circuit;
     const title = `${way.name}, ${way.rating}, ${way.on ? 'on' : 'off'}`;
@@ -79,10 +84,14 @@ function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSel
                 <text x={size.left + 9} y={y + 14} className="fill-soft text-[12px]">
                     {way.rating} · {way.on ? 'on' : 'off'}
                 </text>
-                <Lever x={size.left + size.board - 20} y={y + 8} on={way.on} />
+                {!chosen && <Lever x={size.left + size.board - 20} y={y + 8} on={way.on} />}
             </Target>
+            {chosen && <Throw name={way.name} x={size.left + size.board - 20} y={y + 8} on={way.on} act={() => onSwitch(way.device, way.on ? 'off' : 'on')} />}
+            {way.terminals.filter((terminal) => terminal.access === 'lifted').map((terminal) => (
+                <Loose key={terminal.id} x={size.left + size.board + 7} y={y + offset(terminal.role)} />
+            ))}
             {placed.stops.map((stop) => (
-                <Stop key={stop.stop.part} placed={stop} map={map} suspected={suspected.has(stop.stop.place)} proved={proved.get(stop.stop.place)} chosen={selected?.kind === 'stop' && selected.id === stop.stop.part} onSelect={onSelect} />
+                <Stop key={stop.stop.part} placed={stop} map={map} suspected={suspected.has(stop.stop.place)} proved={proved.get(stop.stop.place)} chosen={selected?.kind === 'stop' && selected.id === stop.stop.part} onSelect={onSelect} onSwitch={onSwitch} />
             ))}
             {atBoard.map((probe, at) => (
                 <Probe key={probe.lead} lead={probe.lead} x={size.left + size.board + (at % 2 === 0 ? 2 : 26)} y={y + offset(way.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? 1 : -1} />
@@ -92,6 +101,65 @@ function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSel
                     .filter((probe) => probe.terminal.startsWith(`${stop.stop.part}.`))
                     .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at % 2 === 0 ? -6 : 6)} y={stop.y + 1.25 * offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? -1 : 1} />),
             )}
+        </g>
+    );
+}
+
+/** A loose end: the conductor stops short of its terminal. */
+function Loose({ x, y }: { x: number; y: number }) {
+    return (
+        <g aria-hidden="true">
+            <rect x={x - 6} y={y - 4} width={12} height={8} className="fill-paper" />
+            <path d={`M${x - 4} ${y + 4}l4 -8M${x + 1} ${y + 4}l4 -8`} className="stroke-current" strokeWidth={1.6} />
+        </g>
+    );
+}
+
+/** A test link between two terminals, as a bow. */
+function Link({ words, ends: [a, b] }: { words: string; ends: [Point | null, Point | null] }) {
+    if (!a || !b) {
+        return null;
+    }
+    const bow = 26 + Math.abs(a.x - b.x) / 12;
+    return (
+        <g role="img" aria-label={`Test link: ${words}`}>
+            <path d={`M${a.x} ${a.y}Q${(a.x + b.x) / 2 + (a.x === b.x ? bow : 0)} ${(a.y + b.y) / 2 + (a.x === b.x ? 0 : bow)} ${b.x} ${b.y}`} className="fill-none stroke-current" strokeWidth={2.6} strokeDasharray="1 4" strokeLinecap="round" />
+            <circle cx={a.x} cy={a.y} r={4} className="fill-current" />
+            <circle cx={b.x} cy={b.y} r={4} className="fill-current" />
+        </g>
+    );
+}
+
+interface Point {
+    x: number;
+    y: number;
+}
+
+/** Where a terminal, or a loose end, is drawn; null for what the map has no place for. */
+function locate(ways: PlacedWay[], id: string): Point | null {
+    for (const placed of ways) {
+        const own = placed.way.terminals.find((terminal) => terminal.id === id);
+        if (own) {
+            return { x: size.left + size.board + 2, y: placed.y + offset(own.role) };
+        }
+        for (const stop of placed.stops) {
+            const found = stop.stop.terminals.find((terminal) => terminal.id === id);
+            if (found) {
+                return { x: stop.x, y: stop.y + 1.25 * offset(found.role) };
+            }
+        }
+    }
+    return null;
+}
+
+/** The lever of what is chosen: a tap puts it over. */
+function Throw({ name, x, y, on, act }: { name: string; x: number; y: number; on: boolean; act: () => void }) {
+    return (
+        <g role="button" tabIndex={0} aria-label={`Switch ${name} ${on ? 'off' : 'on'}`} onClick={act} onKeyDown={press(act)} className="cursor-pointer">
+            <title>{`Switch ${name} ${on ? 'off' : 'on'}`}</title>
+            <rect x={x - 16} y={y - 24} width={44} height={44} className="fill-transparent" />
+            <rect x={x - 4} y={y - 15} width={19} height={30} rx={3} className="fill-probe stroke-current" strokeWidth={1.4} />
+            <rect x={x + 1} y={on ? y - 11 : y + 1} width={9} height={10} fill="#16243b" />
         </g>
     );
 }
@@ -138,12 +206,32 @@ function Strands({ stop, map, way, loop }: { stop: PlacedStop; map: MapData; way
     );
 }
 
-function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: PlacedStop; map: MapData; suspected: boolean; proved: string | undefined; chosen: boolean; onSelect: Props['onSelect'] }) {
+/** The position that a switch is not in. */
+function other(control: Schemas['ControlView']): string {
+    return control.options.find((option) => option.value !== control.value)?.value ?? control.value;
+}
+
+/** What stands differently from the house at rest, in a word. */
+function standing(stop: PlacedStop['stop']): string {
+    const words = stop.controls.flatMap((control) => {
+        if (control.operation === 'load') {
+            return control.value === 'heater' ? ['2 kW'] : control.value === 'on' ? [] : [control.value];
+        }
+        return control.operation === 'joint' && control.value === 'lift' ? ['lifted'] : [];
+    });
+    return [...new Set(words)].join(', ');
+}
+
+function Stop({ placed, map, suspected, proved, chosen, onSelect, onSwitch }: { placed: PlacedStop; map: MapData; suspected: boolean; proved: string | undefined; chosen: boolean; onSelect: Props['onSelect']; onSwitch: Props['onSwitch'] }) {
     const { stop, x, y } = placed;
     const roles = [...new Set(stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
     const words = roles.map((role) => `${role} ${statusAt(map, placed, role).replaceAll('-', ' ')}`).join(', ');
+    const lever = stop.controls.find((control) => control.operation === 'set');
+    const stands = standing(stop);
+    const lifted = new Set(stop.controls.filter((control) => control.operation === 'joint' && control.value === 'lift').map((control) => /\/([A-Z0-9]+)@/.exec(control.subject)?.[1] ?? ''));
     return (
-        <Target label={`${stop.name}: ${words}${proved ? `, proved dead here at ${proved}` : ''}${suspected ? ', under suspicion' : ''}`} pressed={chosen} act={() => onSelect({ kind: 'stop', id: stop.part })}>
+        <>
+        <Target label={`${stop.name}: ${words}${proved ? `, proved dead here at ${proved}` : ''}${stands === '' ? '' : `, ${stands}`}${suspected ? ', under suspicion' : ''}`} pressed={chosen} act={() => onSelect({ kind: 'stop', id: stop.part })}>
             <title>{stop.name}</title>
             <rect x={x - 46} y={stop.row === 0 ? y - 38 : y - 24} width={92} height={60} fill="transparent" />
             {suspected && <rect x={x - 20} y={y - 22} width={40} height={44} rx={10} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
@@ -151,6 +239,15 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: Pl
             {roles.map((role) => (
                 <circle key={role} className="conductor" cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
             ))}
+            {[...lifted].map((role) => (
+                <Loose key={role} x={x} y={y + offset(role) * 1.25} />
+            ))}
+            {lever && !chosen && <Lever x={x + size.box / 2 + 4} y={y} on={lever.value === 'on' || lever.value === '1'} />}
+            {stands !== '' && (
+                <text x={x + size.box / 2 + 4} y={y - 12} className="fill-current text-[11px] font-bold">
+                    {stands}
+                </text>
+            )}
             <text x={x} y={stop.row === 0 ? y - 27 : y + 31} textAnchor="middle" className="fill-current text-[12px]">
                 {short(stop.name, 14)}
             </text>
@@ -160,6 +257,8 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect }: { placed: Pl
                 </text>
             )}
         </Target>
+            {lever && chosen && <Throw name={stop.name} x={x + size.box / 2 + 6} y={y} on={lever.value === 'on' || lever.value === '1'} act={() => onSwitch(stop.part, other(lever))} />}
+        </>
     );
 }
 

@@ -1,47 +1,67 @@
 import { useState } from 'react';
+import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, inputLook, Refused } from '../ui/parts';
 import { amps, CARRIES_AMPS } from './parting';
 
-/** Parting a neutral: clamped first, and what the clamp shows is a reading. Amps forbid it; no amps do not free it. */
-export function Part({ callId, joint, name, onClose }: { callId: string; joint: string; name: string; onClose: () => void }) {
+type Change = Pick<Schemas['LedgerEntry'], 'operation' | 'subject' | 'value' | 'words' | 'clampFirst'>;
+
+interface Props {
+    callId: string;
+    /** All that is done; those of a neutral or an earth name the core that the jaw goes around. */
+    changes: Change[];
+    onParted: () => void;
+    onClose: () => void;
+}
+
+/** Parting neutrals and earths: each clamped first, and what the clamp shows is a reading. Amps forbid it; no amps do not free it. */
+export function Part({ callId, changes, onParted, onClose }: Props) {
     const observe = useObserve(callId);
-    const [raw, setRaw] = useState('');
+    const first = changes.filter((change) => change.clampFirst !== null);
+    const [raws, setRaws] = useState<Record<string, string>>({});
     const [reason, setReason] = useState('');
-    const [carries, setCarries] = useState(false);
-    const lift = (explained?: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'lift', subject: joint, value: '' }], ...(explained === undefined ? {} : { notClamped: explained }) } }, { onSuccess: onClose });
-    const clamp = () => {
-        const shown = amps(raw);
-        observe.mutate({ kind: 'measured', payload: { instrument: 'clamp', raw, connection: { terminals: [], around: [`+${joint.split('@')[0]}`] } } }, {
-            onSuccess: () => {
-                if (shown !== null && shown < CARRIES_AMPS) {
-                    lift();
-                } else {
-                    setCarries(true);
-                }
-            },
-        });
+    const [carrying, setCarrying] = useState<Change[]>([]);
+    const lift = (notClamped?: string) => observe.mutate({ kind: 'done', payload: { changes: changes.map(({ operation, subject, value }) => ({ operation, subject, value })), ...(notClamped === undefined ? {} : { notClamped }) } }, { onSuccess: onParted });
+    const clamp = async () => {
+        const found: Change[] = [];
+        for (const change of first) {
+            const raw = raws[change.subject] ?? '';
+            await observe.mutateAsync({ kind: 'measured', payload: { instrument: 'clamp', raw, connection: { terminals: [], around: [`+${change.clampFirst}`] } } });
+            const shown = amps(raw);
+            if (shown === null || shown >= CARRIES_AMPS) {
+                found.push(change);
+            }
+        }
+        setCarrying(found);
+        if (found.length === 0) {
+            lift();
+        }
     };
     return (
         <form
+            aria-label="Before it is parted"
             className="my-1 space-y-2 border-2 border-ink bg-sheet p-3"
             onSubmit={(event) => {
                 event.preventDefault();
-                clamp();
+                clamp().catch(() => undefined); // what went wrong is shown below, and what was typed stays
             }}
         >
-            <p className="font-bold">▲ Clamp {name} before you part it.</p>
-            {carries ? (
-                <p role="alert" className="font-bold text-bad">
-                    ◆ {raw} is in it, breaker off or not: do not part it. It returns another circuit’s current; find whose. The reading is stored.
-                </p>
+            <p className="font-bold">▲ Clamp before you part a neutral or an earth, even with its breaker off. Amps forbid it; 0 A does not free it.</p>
+            {carrying.length > 0 ? (
+                carrying.map((change) => (
+                    <p key={change.subject} role="alert" className="font-bold text-bad">
+                        ◆ {change.words}: {raws[change.subject]} is in it, breaker off or not: do not part it. It returns another circuit’s current; find whose. The reading is stored.
+                    </p>
+                ))
             ) : (
                 <>
-                    <label className="block text-sm">
-                        What the clamp shows around it
-                        <input className={`${inputLook} font-mono`} required maxLength={24} placeholder="0.00 A" value={raw} onChange={(event) => setRaw(event.target.value)} />
-                    </label>
-                    <Button type="submit" disabled={observe.isPending || raw.trim() === ''}>
+                    {first.map((change) => (
+                        <label key={change.subject} className="block text-sm">
+                            {change.words}: what the clamp shows around it
+                            <input className={`${inputLook} font-mono`} required maxLength={24} placeholder="0.00 A" value={raws[change.subject] ?? ''} onChange={(event) => setRaws({ ...raws, [change.subject]: event.target.value })} />
+                        </label>
+                    ))}
+                    <Button type="submit" disabled={observe.isPending || first.some((change) => (raws[change.subject] ?? '').trim() === '')}>
                         Clamped, and lifted
                     </Button>
                     <label className="block text-sm">

@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, Refused } from '../ui/parts';
+import { Here } from './Here';
 import type { Selection } from './LineMap';
 
 interface Props {
@@ -11,13 +13,15 @@ interface Props {
     onPut: (terminal: string) => void;
     onClamp: (around: string[]) => void;
     onLift: () => void;
+    /** Choose a reading in two states at this point. */
+    onTwoStates: (name: string) => void;
     callId: string;
     /** What this house should read for the next lead on a terminal, while another is held. */
     reach: Record<string, string> | undefined;
 }
 
 /** What can be touched at the point chosen on the map: its terminals, or the conductors a clamp goes around. */
-export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, callId, reach }: Props) {
+export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, onTwoStates, callId, reach }: Props) {
     const observe = useObserve(callId);
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
@@ -28,6 +32,10 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const clamps = instrument.slug === 'device-watch' ? watched : instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
     const first = probes.length;
     const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
+    const [open, setOpen] = useState(false);
+    const controls = (stop ?? way)?.controls ?? [];
+    const moved = controls.filter((control) => control.value === 'lift' || control.value === 'out' || control.value === 'heater').length;
+    const linkable = !map.mainOn && probes.length >= 2 && probes[0] && probes[1] ? ([probes[0].terminal, probes[1].terminal] as const) : null;
     return (
         <div className="flex min-h-14 shrink-0 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
             {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
@@ -48,6 +56,21 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                         {clamp.words}
                     </button>
                 ))}
+            {controls.length > 0 && (
+                <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+                    Switch, lift here{moved > 0 ? ` (${moved})` : ''}
+                </Button>
+            )}
+            {(stop ?? way) && (
+                <Button look="quiet" onClick={() => onTwoStates(stop?.name ?? way?.name ?? '')}>
+                    In two states
+                </Button>
+            )}
+            {linkable && (
+                <Button look="quiet" disabled={observe.isPending} title="Only on dead conductors, proved dead here" onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'link', subject: linkable[0], value: linkable[1] }] } })}>
+                    ▲ A link from {probes[0]?.lead} to {probes[1]?.lead}
+                </Button>
+            )}
             {way && (
                 <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: way.device, value: way.on ? 'off' : 'on' }] } })}>
                     Its device is now {way.on ? 'off' : 'on'}
@@ -58,6 +81,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                     Take the leads off
                 </Button>
             )}
+            {open && controls.length > 0 && <Here key={selection?.id} controls={controls} callId={callId} />}
             <Refused error={observe.error} />
         </div>
     );

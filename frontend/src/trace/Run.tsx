@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { Button, Modal, Refused, Waiting } from '../ui/parts';
+import { Button, Mark, Modal, Refused, Waiting } from '../ui/parts';
 import { useRuns } from './runs';
 
 type Member = Schemas['SeriesMemberView'];
@@ -63,6 +63,15 @@ export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }
             <p className="text-sm" aria-live="polite">
                 {member && <strong>{member.words}</strong>}
                 {done === run.members.length && ' All taken.'}
+                {run.difference && (
+                    <details className="inline-block align-top">
+                        <summary className="cursor-pointer">
+                            {' '}
+                            <Mark of={run.difference.verdict} word={run.difference.verdict === 'good' ? 'As it should' : 'Not as it should'} />: {run.difference.sentence}
+                        </summary>
+                        {run.difference.working}
+                    </details>
+                )}
                 {out.length > 0 && <span className="text-bad"> ◆ Stands out: {out.map((each) => `${each.place} ${each.raw}`).join(', ')}</span>}
             </p>
         </section>
@@ -107,10 +116,10 @@ function Plot({ members, at, onGo }: { members: Member[]; at: number; onGo: (at:
 }
 
 /** Which run to begin, or to go on with. */
-export function ChooseRun({ callId, onChoose, onClose }: { callId: string; onChoose: (series: string) => void; onClose: () => void }) {
+export function ChooseRun({ callId, wanted: begun, onChoose, onClose }: { callId: string; wanted: string; onChoose: (series: string) => void; onClose: () => void }) {
     const runs = useRuns(callId, true);
-    const [wanted, setWanted] = useState('');
-    const found = (runs.data ?? []).filter((run) => run.words.toLowerCase().includes(wanted.toLowerCase()));
+    const [wanted, setWanted] = useState(begun);
+    const found = (runs.data ?? []).filter((run) => wanted.toLowerCase().split(' ').every((word) => run.words.toLowerCase().includes(word)));
     return (
         <Modal open onClose={onClose} title="A run of readings">
             <label className="block text-sm font-bold">
@@ -119,6 +128,7 @@ export function ChooseRun({ callId, onChoose, onClose }: { callId: string; onCho
             </label>
             <Refused error={runs.error} />
             {runs.isPending && <Waiting what="Looking through the house" />}
+            {runs.data && found.length === 0 && <p>Nothing of that name. Try a tester, a circuit or a point; “two states” for readings of which the difference tells.</p>}
             <ul className="divide-y divide-line">
                 {found.slice(0, 40).map((run) => (
                     <li key={run.id}>

@@ -6,7 +6,7 @@ import { useContradictions, useInstruments, useMap, useNextTests, useObserve, us
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { useKeys } from '../ui/keys';
-import { clock, Refused, useDraft, Waiting } from '../ui/parts';
+import { clock, Modal, Refused, useDraft, Waiting } from '../ui/parts';
 import { Agreements } from './Agreements';
 import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
@@ -16,6 +16,7 @@ import { Meter } from './Meter';
 import { Kit, useNotToHand, without } from './Kit';
 import { useWays } from './practice';
 import { NextTest } from './NextTest';
+import { Part } from './Part';
 import { PointPanel } from './PointPanel';
 import { Readings } from './Readings';
 import { ChooseRun, RunStrip } from './Run';
@@ -25,6 +26,9 @@ import { Suspects } from './Suspects';
 import { useSetUp } from './setup';
 
 type Pane = 'map' | 'causes' | 'readings';
+
+/** A test with the state it asks for. */
+type Asked = Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'>;
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -46,7 +50,8 @@ export function Trace({ detail }: { detail: Detail }) {
     const [selected, setSelected] = useState<Selection | null>(null);
     const [pane, setPane] = useState<Pane>('map');
     const [stateOpen, setStateOpen] = useState(false);
-    const [choosing, setChoosing] = useState(false);
+    const [choosing, setChoosing] = useState<string | null>(null);
+    const [parting, setParting] = useState<Asked | null>(null);
     const [at, setAt] = useState(0);
     const [zoom, setZoom] = useState(1);
     const scroller = useRef<HTMLDivElement>(null);
@@ -82,7 +87,7 @@ export function Trace({ detail }: { detail: Detail }) {
         f: () => document.querySelector<HTMLElement>('[aria-label="Find a point or a way"]')?.focus(),
         r: () => document.querySelector<HTMLElement>('[data-reading]')?.focus(),
         n: () => document.querySelector<HTMLElement>('[aria-label="Next test"] button, [aria-label="Next test"] a')?.click(),
-        b: () => setChoosing(true),
+        b: () => setChoosing(''),
         s: () => setStateOpen(true),
         '+': () => bigger(1),
         '-': () => bigger(-1),
@@ -121,13 +126,15 @@ export function Trace({ detail }: { detail: Detail }) {
             change({ terminals });
         }
     };
-    const setUpTest = (test: Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'>) => {
+    const setUpTest = (test: Asked) => {
         const then = () => {
             change({ instrument: test.instrument, terminals: test.terminals, around: test.around });
             setPane('map');
         };
         if (test.changes.length === 0) {
             then();
+        } else if (test.changes.some((change) => change.clampFirst !== null)) {
+            setParting(test);
         } else {
             observe.mutate({ kind: 'done', payload: { changes: test.changes.map(({ operation, subject, value }) => ({ operation, subject, value })) } }, { onSuccess: then });
         }
@@ -145,7 +152,7 @@ export function Trace({ detail }: { detail: Detail }) {
     const fetchRun = (id: string) => client.fetchQuery({ queryKey: ['call', callId, 'run', id], queryFn: () => got(api.GET('/api/calls/{id}/run', { params: { path: { id: callId }, query: { series: id } } })), staleTime: 0 });
     const begin = (id: string) => {
         setSeries(id);
-        setChoosing(false);
+        setChoosing(null);
         void fetchRun(id).then((begun) => go(Math.max(0, nextOpen(begun.members, -1)), begun.members));
     };
     // A reading stored moves a run on to the next point that is still open.
@@ -181,11 +188,11 @@ export function Trace({ detail }: { detail: Detail }) {
                 ))}
             </div>
             <div className={`min-w-0 lg:flex lg:min-h-0 lg:flex-col lg:overflow-y-auto ${shown('map')}`}>
-                <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} onRun={() => setChoosing(true)} onState={() => setStateOpen(true)} />
+                <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} onRun={() => setChoosing('')} onState={() => setStateOpen(true)} />
                 <div ref={scroller} className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-48 lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
-                    <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} zoom={zoom} />
+                    <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} onSwitch={(part, position) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } })} zoom={zoom} />
                 </div>
-                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
+                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
                 <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
             </div>
@@ -207,17 +214,44 @@ export function Trace({ detail }: { detail: Detail }) {
                     </div>
                 </div>
             </div>
-            {choosing && <ChooseRun callId={callId} onChoose={begin} onClose={() => setChoosing(false)} />}
+            {choosing !== null && <ChooseRun callId={callId} wanted={choosing} onChoose={begin} onClose={() => setChoosing(null)} />}
             {stateOpen && <StatePanel map={map.data} callId={callId} onClose={() => setStateOpen(false)} />}
+            {parting && (
+                <Modal open onClose={() => setParting(null)} title="Before you lift">
+                    <Part
+                        callId={callId}
+                        changes={parting.changes}
+                        onParted={() => {
+                            setUpTest({ ...parting, changes: [] });
+                            setParting(null);
+                        }}
+                        onClose={() => setParting(null)}
+                    />
+                </Modal>
+            )}
             {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
         </main>
     );
 }
 
-/** The map with the switches as they stand now. */
+/** The map with switches, loads and joints as they stand now. */
 function withState(map: Schemas['MapView'], state: Schemas['StateView']): Schemas['MapView'] {
     const positions = state.positions as Record<string, string>;
-    return { ...map, mainOn: map.main === null ? map.mainOn : positions[map.main] !== 'off', ways: map.ways.map((way) => ({ ...way, on: positions[way.device] !== 'off' })) };
+    const loads = state.loads as Record<string, string>;
+    const lifted = new Set(state.lifted);
+    const control = (each: Schemas['ControlView']): Schemas['ControlView'] => ({ ...each, value: each.operation === 'joint' ? (lifted.has(each.subject) ? 'lift' : 'refit') : each.operation === 'load' ? (loads[each.subject] ?? 'on') : atRest(each, positions[each.subject] ?? 'on') });
+    return {
+        ...map,
+        mainOn: map.main === null ? map.mainOn : positions[map.main] !== 'off',
+        loads: map.loads.map((each) => ({ ...each, state: loads[each.id] ?? 'on' })),
+        switches: map.switches.map(control),
+        ways: map.ways.map((way) => ({ ...way, on: positions[way.device] !== 'off', controls: way.controls.map(control), stops: way.stops.map((stop) => ({ ...stop, controls: stop.controls.map(control) })) })),
+    };
+}
+
+/** A two-way switch that nobody named a position of stands at its first. */
+function atRest(control: Schemas['ControlView'], position: string): string {
+    return control.options.some((option) => option.value === position) ? position : (control.options[0]?.value ?? position);
 }
 
 function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string> {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Api\View;
 
 use OpenApi\Attributes as OA;
+use YellowProbe\Rules\Agreement;
 
 /** Whether readings agree that have to. */
 #[OA\Schema(required: ['verdict', 'sentence', 'working', 'readings'])]
@@ -23,5 +24,10 @@ final readonly class AgreementView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $readings,
     ) {
+    }
+
+    public static function of(Agreement $agreement): self
+    {
+        return new self($agreement->verdict->value, $agreement->sentence, $agreement->working, $agreement->readings);
     }
 }

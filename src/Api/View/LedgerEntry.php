@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One temporary change that has to be undone before the house is left. */
-#[OA\Schema(required: ['operation', 'subject', 'value', 'words', 'backOperation', 'backValue'])]
+#[OA\Schema(required: ['operation', 'subject', 'value', 'words', 'backOperation', 'backValue', 'clampFirst'])]
 final readonly class LedgerEntry
 {
     public function __construct(
@@ -23,6 +23,8 @@ final readonly class LedgerEntry
         public string $backOperation,
         #[OA\Property]
         public string $backValue,
+        #[OA\Property(description: 'Core that the jaw of a clamp goes around before this is done: a neutral or an earth that is parted.', nullable: true)]
+        public ?string $clampFirst,
     ) {
     }
 }

@@ -7,18 +7,18 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'neutrals', 'deviceClamps', 'live', 'colours', 'findings', 'watches'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'deviceClamps', 'live', 'colours', 'findings', 'watches', 'links'])]
 final readonly class MapView
 {
     /**
      * @param list<TerminalView> $origin
      * @param list<WayView> $ways
      * @param list<LoadView> $loads
-     * @param list<SwitchView> $switches
-     * @param list<JointView> $neutrals
+     * @param list<ControlView> $switches
      * @param list<ClampView> $deviceClamps
      * @param list<string> $findings
      * @param list<ClampView> $watches
+     * @param list<LinkView> $links
      */
     public function __construct(
         #[OA\Property]
@@ -39,10 +39,8 @@ final readonly class MapView
         public array $ways,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LoadView::class))]
         public array $loads,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SwitchView::class))]
+        #[OA\Property(type: 'array', description: 'Wall switches.', items: new OA\Items(ref: ControlView::class))]
         public array $switches,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: JointView::class))]
-        public array $neutrals,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClampView::class))]
         public array $deviceClamps,
         #[OA\Property(type: 'object', description: 'Terminal => expected-live, may-be-live or expected-dead. Never "dead".', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
@@ -53,6 +51,8 @@ final readonly class MapView
         public array $findings,
         #[OA\Property(type: 'array', description: 'Protective devices that trip or hold, with their poles.', items: new OA\Items(ref: ClampView::class))]
         public array $watches,
+        #[OA\Property(type: 'array', description: 'Test links that are fitted.', items: new OA\Items(ref: LinkView::class))]
+        public array $links,
     ) {
     }
 }

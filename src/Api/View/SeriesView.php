@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A run with what was read so far. */
-#[OA\Schema(required: ['id', 'words', 'needs', 'cannotShow', 'hazard', 'members'])]
+#[OA\Schema(required: ['id', 'words', 'needs', 'cannotShow', 'hazard', 'members', 'difference'])]
 final readonly class SeriesView
 {
     /**
@@ -26,6 +26,8 @@ final readonly class SeriesView
         public string $hazard,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SeriesMemberView::class))]
         public array $members,
+        #[OA\Property(ref: AgreementView::class, description: 'Of a pair of states, once both are read: by how much it moved.', nullable: true)]
+        public ?AgreementView $difference,
     ) {
     }
 }

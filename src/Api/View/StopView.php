@@ -7,12 +7,13 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A point on a line. */
-#[OA\Schema(required: ['part', 'place', 'name', 'kind', 'column', 'row', 'after', 'terminals', 'loads', 'assumed'])]
+#[OA\Schema(required: ['part', 'place', 'name', 'kind', 'column', 'row', 'after', 'terminals', 'loads', 'assumed', 'controls'])]
 final readonly class StopView
 {
     /**
      * @param list<TerminalView> $terminals
      * @param list<string> $loads
+     * @param list<ControlView> $controls
      */
     public function __construct(
         #[OA\Property]
@@ -35,6 +36,8 @@ final readonly class StopView
         public array $loads,
         #[OA\Property(description: 'Whether the cable before it is assumed rather than known.')]
         public bool $assumed,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ControlView::class))]
+        public array $controls,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A way of the board and its line. */
-#[OA\Schema(required: ['circuit', 'name', 'device', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring', 'clamps'])]
+#[OA\Schema(required: ['circuit', 'name', 'device', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring', 'clamps', 'controls'])]
 final readonly class WayView
 {
     /**
@@ -15,6 +15,7 @@ final readonly class WayView
      * @param list<StopView> $stops
      * @param list<ReturnView> $returns
      * @param list<ClampView> $clamps
+     * @param list<ControlView> $controls
      */
     public function __construct(
         #[OA\Property]
@@ -41,6 +42,8 @@ final readonly class WayView
         public bool $ring,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ClampView::class))]
         public array $clamps,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ControlView::class))]
+        public array $controls,
     ) {
     }
 }

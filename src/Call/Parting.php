@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\Problem;
+use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Safety\ClampFirst;
+
+/** Refuses to part a neutral or an earth that was not clamped as things stand now, unless a reason is given for the record. */
+final class Parting
+{
+    /**
+     * @param list<StateChange> $changes
+     *
+     * @throws Problem
+     */
+    public static function check(House $house, Journal $journal, array $changes, Attributes $payload): void
+    {
+        if ('' !== trim($payload->string('notClamped', ''))) {
+            return;
+        }
+        foreach (ClampFirst::of($house, $changes) as $joint => $element) {
+            $name = Labels::joint($house, $joint);
+            $amperes = self::clamped($house, $journal, $element);
+            if (null === $amperes) {
+                throw Problem::conflict("Clamp $name before you part it, as things stand now; or say in \"notClamped\" why not.", '/payload/notClamped');
+            }
+            if ($amperes >= ClampFirst::CARRIES_AMPERES) {
+                throw Problem::conflict(\sprintf('%s carries current, breaker off or not: do not part it. It returns another circuit’s current; find whose.', ucfirst($name)), '/payload/changes');
+            }
+        }
+    }
+
+    /** Amps of the latest clamp around a core since anything was switched or lifted; null when there is none. */
+    private static function clamped(House $house, Journal $journal, string $element): ?float
+    {
+        $changed = 0;
+        foreach ($journal->observations as $observation) {
+            $changed = [] === $journal->changes($observation) ? $changed : $observation->position;
+        }
+        $amperes = null;
+        foreach ($journal->readings() as $reading) {
+            if ($reading->source->position > $changed && null === $reading->withdrawn && null !== $reading->connection && \in_array($reading->instrument->slug(), ['clamp', 'leakage-clamp'], true) && ClampFirst::embraces($house, $reading->connection, $element)) {
+                $shown = ReadingParser::parse($reading->raw, $reading->instrument);
+                $amperes = ShownKind::Value === $shown->kind ? $shown->value : \INF;
+            }
+        }
+
+        return $amperes;
+    }
+}
