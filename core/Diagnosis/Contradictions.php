@@ -25,28 +25,39 @@ final class Contradictions
     private const LEAST_NATS = 3.0;
     private const LEAST_READINGS = 3;
 
+    /** By how much the fit to all readings may be too kind to one of them, and so many that are looked into. */
+    private const KIND = 2.0;
+    private const MOST = 5;
+
     /** Nats below the leading cause from which on one adds nothing to the sum over all. */
     private const NEGLIGIBLE = 9.0;
 
-    /**
-     * @param non-empty-list<Hypothesis> $hypotheses
-     * @param list<Evidence>             $evidence
-     *
-     * @return list<Contradiction> the strongest first
-     */
-    public static function among(House $house, array $hypotheses, array $evidence): array
+    /** @return list<Contradiction> the strongest first */
+    public static function among(House $house, Ranking $ranking): array
     {
-        if (\count($evidence) < self::LEAST_READINGS) {
+        $evidence = $ranking->evidence;
+        if (\count($evidence) < self::LEAST_READINGS || [] === $ranking->standings) {
             return [];
         }
-        $hypotheses = self::alive(Ranker::rank($hypotheses, $evidence));
-        $whole = self::evidenceOf(Ranker::rank($hypotheses, $evidence));
-        $found = [];
+        $alive = self::alive($ranking->standings);
+        $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $alive);
+        $whole = self::evidenceOf($alive);
+        $odd = [];
         foreach ($evidence as $at => $piece) {
+            // With the factors as they were fitted to all readings, this one among them: a little too kind, and enough to pass it over.
+            $nats = log($piece->display->broad($piece->reading)) - ($whole - self::evidenceOf($alive, $at));
+            if ($nats >= self::LEAST_NATS - self::KIND) {
+                $odd[$at] = $nats;
+            }
+        }
+        arsort($odd);
+        $found = [];
+        foreach (\array_slice($odd, 0, self::MOST, true) as $at => $_) {
+            $piece = $evidence[$at];
             $rest = $evidence;
             unset($rest[$at]);
             $without = Ranker::rank($hypotheses, array_values($rest));
-            $nats = log($piece->display->broad($piece->reading)) - ($whole - self::evidenceOf($without));
+            $nats = log($piece->display->broad($piece->reading)) - ($whole - self::evidenceOf($without->standings));
             if ($nats >= self::LEAST_NATS) {
                 $found[] = new Contradiction($piece->id, $nats, self::reason($house, $piece, $without));
             }
@@ -59,27 +70,35 @@ final class Contradictions
     /**
      * The causes that could lead if the reading that speaks most against them were left out; the others change nothing.
      *
-     * @return non-empty-list<Hypothesis>
+     * @param non-empty-list<Standing> $standings
+     *
+     * @return non-empty-list<Standing>
      */
-    private static function alive(Ranking $ranking): array
+    private static function alive(array $standings): array
     {
         $alive = [];
-        $top = max(array_map(static fn (Standing $standing): float => $standing->log, $ranking->standings) ?: [0.0]);
-        foreach ($ranking->standings as $standing) {
+        $top = max(array_map(static fn (Standing $standing): float => $standing->log, $standings));
+        foreach ($standings as $standing) {
             if ($standing->log - min([0.0, ...$standing->each]) >= $top - self::NEGLIGIBLE) {
-                $alive[] = $standing->hypothesis;
+                $alive[] = $standing;
             }
         }
 
-        return [] === $alive ? [Hypothesis::sound(1.0)] : $alive;
+        return [] === $alive ? $standings : $alive;
     }
 
-    /** Log of the probability of all readings, over all causes. */
-    private static function evidenceOf(Ranking $ranking): float
+    /**
+     * Log of the probability of all readings, over all causes.
+     *
+     * @param list<Standing> $standings
+     * @param int|null       $but       a reading that is left out, the fit as it is
+     */
+    private static function evidenceOf(array $standings, ?int $but = null): float
     {
-        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $ranking->standings)]);
+        $logs = array_map(static fn (Standing $standing): float => $standing->log - (null === $but ? 0.0 : $standing->each[$but]), $standings);
+        $top = max([-\INF, ...$logs]);
 
-        return $top + log(array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $ranking->standings)));
+        return $top + log(array_sum(array_map(static fn (float $log): float => exp($log - $top), $logs)));
     }
 
     private static function reason(House $house, Evidence $piece, Ranking $without): ?string

@@ -29,7 +29,10 @@ final class Likelihood
     private const SETTLED = 3e-3;
 
     /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
-    private const HOPELESS = -25.0;
+    private const HOPELESS = -16.0;
+
+    /** Nats by which the readings of a cause may differ from the sound house's for the factors to stay where they are. */
+    private const SLIGHT = 0.5;
 
     /** @var list<Cell> by reading */
     private array $cells = [];
@@ -50,6 +53,9 @@ final class Likelihood
 
     private readonly SoundFit $fit;
 
+    /** @var array<int, float> the factors as the house as surveyed has them */
+    private readonly array $theta;
+
     /** @param list<Evidence> $evidence */
     public function __construct(private readonly array $evidence)
     {
@@ -65,8 +71,8 @@ final class Likelihood
         foreach ($evidence as $i => $piece) {
             $this->terms[] = Term::of($piece->table()->sound(), $piece, $this->cells[$i], $this->factors);
         }
-        [$this->sound, $theta, $triangle] = $this->fitted($this->terms);
-        $this->fit = new SoundFit($this->terms, $this->cells, $theta, $triangle, $this->tails, $this->sound);
+        [$this->sound, $this->theta, $triangle] = $this->fitted($this->terms);
+        $this->fit = new SoundFit($this->terms, $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
     }
 
     /** The house as surveyed. */
@@ -101,13 +107,45 @@ final class Likelihood
         // Where several readings speak against it, each with the factors to itself, no fit is needed.
         $log = $this->sound->log + $nats;
         if ($nats > self::HOPELESS) {
-            if (!$this->fit->holds($changed)) {
+            $slight = $this->slight($changed);
+            if (null === $slight && !$this->fit->holds($changed)) {
                 return $this->of($apart);
             }
-            [$log, $each] = $this->fit->with($changed);
+            [$log, $each] = $slight ?? $this->fit->with($changed);
         }
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, []);
+    }
+
+    /**
+     * With the factors where the house as surveyed has them; null where the readings would differ so much that these move.
+     *
+     * @param array<int, Term> $changed
+     *
+     * @return array{float, array<int, float>}|null
+     */
+    private function slight(array $changed): ?array
+    {
+        $each = [];
+        $log = $this->sound->log;
+        $apart = 0.0;
+        foreach ($changed as $i => $term) {
+            $each[$i] = $own = $this->one($i, $term, $this->theta);
+            $log += $own - $this->sound->each[$i];
+            // And as much with the factors free: another fit may suit the cause where the sound house strains.
+            $apart += max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
+            if ($apart > self::SLIGHT) {
+                return null;
+            }
+        }
+
+        return [$log, $each];
+    }
+
+    /** @param array<int, float> $theta */
+    private function one(int $i, Term $term, array $theta): float
+    {
+        return $term->isPlain ? $term->log : $this->cells[$i]->log($term->z + $term->moved($theta), $term->sigma);
     }
 
     /**
@@ -153,9 +191,8 @@ final class Likelihood
             $total += Factors::logDensity($theta[$a], $this->tails[$a]) - log($triangle[$a * $n + $a]);
         }
         $each = [];
-        foreach ($this->cells as $i => $cell) {
-            $term = $terms[$i];
-            $each[] = $term->isPlain ? $term->log : $cell->log($term->z + $term->moved($theta), $term->sigma);
+        foreach (array_keys($this->cells) as $i) {
+            $each[] = $this->one($i, $terms[$i], $theta);
         }
 
         return [new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle), $theta, $triangle];

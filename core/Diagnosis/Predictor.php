@@ -18,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '14';
+    public const VERSION = '15';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.

@@ -13,6 +13,9 @@ final class Ranker
     /** From this probability on a cause deserves the whole fit. */
     private const COUNTS = 2e-3;
 
+    /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
+    private const UNLIKELY = 4.0;
+
     private readonly Likelihood $likelihood;
 
     /** The house as surveyed, held against all that was read. */
@@ -161,7 +164,15 @@ final class Ranker
     /** @return list<LikelihoodResult> */
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
-        return array_map(fn (array $apart): LikelihoodResult => $this->given($apart[0], $apart[1], $whole), $this->apart($hypothesis));
+        $apart = $this->apart($hypothesis);
+        $near = array_map(fn (array $rows): LikelihoodResult => $this->given($rows[0], $rows[1], false), $apart);
+        if (!$whole) {
+            return $near;
+        }
+        // Of the severities those that could be it are fitted whole.
+        $least = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]) - self::UNLIKELY;
+
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $least ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
     }
 
     /** @return list<array{string, array<int, Row>}> */
@@ -173,6 +184,11 @@ final class Ranker
         $apart = [] === $this->evidence ? array_fill(0, \count($hypothesis->ohms()), []) : [];
         foreach ($this->evidence as $at => $piece) {
             $table = $piece->table();
+            $quiet = $table->quiet($hypothesis);
+            if ($quiet > 0) {
+                $apart += array_fill(0, $quiet, []);
+                continue;
+            }
             $sound = $table->sound();
             foreach ($table->there($hypothesis) as $severity => $row) {
                 $apart[$severity] ??= [];

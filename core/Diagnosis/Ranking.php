@@ -36,25 +36,28 @@ final class Ranking
         $this->repaired = array_values($repaired);
     }
 
-    /** @return array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} as plain values to be kept */
+    /** @return array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} as plain values to be kept */
     public function export(): array
     {
         $standings = $pairs = [];
+        $first = $this->standings[0]->each ?? [];
         foreach ($this->standings as $standing) {
             $hypothesis = $standing->hypothesis;
-            $standings[$hypothesis->id] = [$standing->probability, $standing->log, $standing->each, $standing->severities];
+            // Most causes leave most readings alone: what differs from the leading one is kept.
+            $apart = array_filter($standing->each, static fn (float $log, int $at): bool => $log !== $first[$at], \ARRAY_FILTER_USE_BOTH);
+            $standings[$hypothesis->id] = [$standing->probability, $standing->log, $apart, $standing->severities];
             if ([] !== $hypothesis->both) {
                 $pairs[] = [$hypothesis->both[0]->id, $hypothesis->both[0]->severities, $hypothesis->both[1]->id, $hypothesis->both[1]->severities, $hypothesis->prior];
             }
         }
 
-        return ['spread' => $this->spread, 'pairs' => $pairs, 'standings' => $standings];
+        return ['spread' => $this->spread, 'pairs' => $pairs, 'first' => $first, 'standings' => $standings];
     }
 
     /**
      * @param list<Hypothesis>                                                                                                                                                                                               $hypotheses the same singles that were ranked
      * @param list<Evidence>                                                                                                                                                                                                 $evidence
-     * @param array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $plain
+     * @param array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $plain
      * @param (\Closure(House, Measurement, non-empty-list<Hypothesis>): PredictionTable)|null $sketch where tables of pairs come from
      */
     public static function restore(House $house, array $hypotheses, array $evidence, array $plain, ?\Closure $sketch = null): self
@@ -68,8 +71,8 @@ final class Ranking
             $byId[$pair->id] = $pair;
         }
         $standings = [];
-        foreach ($plain['standings'] as $id => [$probability, $log, $each, $severities]) {
-            $standing = new Standing($byId[$id], $log, $each, $severities);
+        foreach ($plain['standings'] as $id => [$probability, $log, $apart, $severities]) {
+            $standing = new Standing($byId[$id], $log, [] === $apart ? $plain['first'] : array_values(array_replace($plain['first'], $apart)), $severities);
             $standing->probability = $probability;
             $standings[] = $standing;
         }
@@ -115,12 +118,18 @@ final class Ranking
      */
     public function suspects(): array
     {
-        $groups = $repairs = [];
+        $groups = $repairs = $titled = [];
         foreach ($this->standings as $standing) {
+            $hypothesis = $standing->hypothesis;
             // A fault that stays and the same one coming and going want the same repair.
-            $at = $repairs[$standing->hypothesis->repair] ?? $this->groupOf($standing, $groups);
+            $at = $repairs[$hypothesis->repair] ?? null;
+            if (null === $at) {
+                $title = null === $hypothesis->kind ? $hypothesis->id : $hypothesis->title();
+                $at = self::groupOf($standing, $groups, $titled[$title] ?? []) ?? \count($groups);
+                $titled[$title][$at] = $at;
+            }
             $groups[$at][] = $standing;
-            $repairs[$standing->hypothesis->repair] = $at;
+            $repairs[$hypothesis->repair] = $at;
         }
         $suspects = array_map(fn (array $group): Suspect => new Suspect($group, $this), $groups);
         usort($suspects, static fn (Suspect $a, Suspect $b): int => [$b->probability, $a->lead()->hypothesis->id] <=> [$a->probability, $b->lead()->hypothesis->id]);
@@ -128,16 +137,19 @@ final class Ranking
         return $suspects;
     }
 
-    /** @param array<int, non-empty-list<Standing>> $groups */
-    private function groupOf(Standing $standing, array $groups): int
+    /**
+     * @param array<int, non-empty-list<Standing>> $groups
+     * @param array<int, int>                      $titled those of the same title
+     */
+    private static function groupOf(Standing $standing, array $groups, array $titled): ?int
     {
-        foreach (null === $standing->hypothesis->kind ? [] : $groups as $at => $group) {
-            if ($group[0]->hypothesis->title() === $standing->hypothesis->title() && self::alike($group[0], $standing)) {
+        foreach (null === $standing->hypothesis->kind ? [] : $titled as $at) {
+            if (self::alike($groups[$at][0], $standing)) {
                 return $at;
             }
         }
 
-        return \count($groups);
+        return null;
     }
 
     private static function alike(Standing $a, Standing $b): bool

@@ -16,7 +16,7 @@ final readonly class Sheet
     /**
      * @param list<string>                                                    $evidence of the earthing, ticked
      * @param string|null                                                     $system   chosen by the person; null to go by the evidence
-     * @param non-empty-list<array{name: string, milliamps: float, type: string}> $groups   residual device of each group; 0 mA for none
+     * @param non-empty-list<array{name: string, milliamps: float, type: string, jumperMm2: float}> $groups residual device of each group, 0 mA for none; the wire that feeds it, 0 where it was not read off
      * @param non-empty-list<Way>                                             $ways     in physical order
      */
     private function __construct(public string $ruleSet, public string $room, public float $mainAmperes, public array $evidence, public ?string $system, public array $groups, public array $ways)
@@ -36,8 +36,12 @@ final readonly class Sheet
             throw new HouseError('/ruleSet', 'Expected A, B or C.');
         }
         $groups = [];
-        foreach ($data->map('groups') as $group) {
-            $groups[] = ['name' => trim($group->string('name', '')), 'milliamps' => $group->number('milliamps', 0.0), 'type' => $group->string('type', 'A')];
+        foreach ($data->map('groups') as $at => $group) {
+            $jumper = $group->number('jumperMm2', 0.0);
+            if (0.0 !== $jumper && !isset(Jumpers::CARRIES[(string) $jumper])) {
+                throw new HouseError("/groups/$at/jumperMm2", 'Expected '.implode(', ', array_keys(Jumpers::CARRIES)).' mm², or 0 where a bar feeds it or it was not read off.');
+            }
+            $groups[] = ['name' => trim($group->string('name', '')), 'milliamps' => $group->number('milliamps', 0.0), 'type' => $group->string('type', 'A'), 'jumperMm2' => $jumper];
         }
         $ways = array_values(array_map(Way::read(...), $data->map('ways')));
         if ([] === $groups || \count($groups) > self::MOST_GROUPS) {

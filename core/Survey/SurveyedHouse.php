@@ -75,7 +75,7 @@ final readonly class SurveyedHouse
         return new self($draft->document(), $open, $probabilities);
     }
 
-    /** @param array{name: string, milliamps: float, type: string} $group */
+    /** @param array{name: string, milliamps: float, type: string, jumperMm2: float} $group */
     private static function group(HouseDraft $draft, int $number, array $group, bool $isSplit): void
     {
         if ($group['milliamps'] > 0.0) {

@@ -43,9 +43,55 @@ final readonly class Diagnosis
     /** @throws Problem when the call has no house yet */
     public function rank(Journal $journal): Ranking
     {
-        $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
+        $house = self::house($journal);
+        $hypotheses = $this->hypotheses($house, $journal);
+        $evidence = $this->evidence($house, $journal, static fn (): array => $hypotheses);
+        // Several requests of a page ask for the same ranking: it is computed by one of them.
+        $sketch = $this->sketch(...);
+        $plain = $this->predictions->get($this->asked('ranking', $house, $journal, $evidence), static fn (): array => Pairs::rank($house, $hypotheses, $evidence, $sketch)->export());
+
+        return Ranking::restore($house, $hypotheses, $evidence, $plain, $sketch);
+    }
+
+    /**
+     * What is made of the ranking of a call for a page, kept with it.
+     *
+     * @template T
+     *
+     * @param \Closure(Ranking): T $make
+     *
+     * @return T
+     *
+     * @throws Problem when the call has no house yet
+     */
+    public function viewed(Journal $journal, \Closure $make): mixed
+    {
+        $house = self::house($journal);
+        $evidence = $this->evidence($house, $journal, fn (): array => $this->hypotheses($house, $journal));
+
+        return $this->predictions->get($this->asked('viewed', $house, $journal, $evidence), fn (): mixed => $make($this->rank($journal)));
+    }
+
+    private static function house(Journal $journal): House
+    {
+        return $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
+    }
+
+    /** @return non-empty-list<Hypothesis> */
+    private function hypotheses(House $house, Journal $journal): array
+    {
         $repaired = $journal->repaired();
-        $hypotheses = array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
+
+        return array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
+    }
+
+    /**
+     * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
+     *
+     * @return list<Evidence> the readings that say something of this house
+     */
+    private function evidence(House $house, Journal $journal, \Closure $hypotheses): array
+    {
         $evidence = [];
         $readings = $journal->readings();
         $exposures = Episodes::of($readings);
@@ -66,12 +112,19 @@ final readonly class Diagnosis
             }
         }
 
-        $key = self::key('ranking', $house, array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $evidence), self::priors($hypotheses), $repaired);
-        // Several requests of a page ask for the same ranking: it is computed by one of them.
-        $sketch = $this->sketch(...);
-        $plain = $this->predictions->get($key, static fn (): array => Pairs::rank($house, $hypotheses, $evidence, $sketch)->export());
+        return $evidence;
+    }
 
-        return Ranking::restore($house, $hypotheses, $evidence, $plain, $sketch);
+    /**
+     * Everything that a ranking depends on.
+     *
+     * @param list<Evidence> $evidence
+     */
+    private function asked(string $what, House $house, Journal $journal, array $evidence): string
+    {
+        $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $evidence);
+
+        return self::key($what, $house, $read, [$journal->story(), $this->trade->rates()->version], $journal->repaired());
     }
 
     /** @return list<Contradiction> readings that the others speak against, the oddest first */
@@ -80,7 +133,7 @@ final readonly class Diagnosis
         $hypotheses = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
         $read = array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $ranking->evidence);
 
-        return $this->predictions->get(self::key('contradictions', $house, $read, self::priors($hypotheses)), static fn (): array => [] === $hypotheses ? [] : Contradictions::among($house, $hypotheses, $ranking->evidence));
+        return $this->predictions->get(self::key('contradictions', $house, $read, self::priors($hypotheses)), static fn (): array => Contradictions::among($house, $ranking));
     }
 
     /**
@@ -107,7 +160,7 @@ final readonly class Diagnosis
     /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */
     public function prepare(House $house, Ranking $ranking, Measurement $measurement): void
     {
-        $this->table($house, $measurement, self::singles($ranking));
+        $this->table($house, $measurement, static fn (): array => self::singles($ranking));
     }
 
     /**
@@ -169,12 +222,12 @@ final readonly class Diagnosis
         return 'Clamp around '.implode(' and ', array_unique($names)).(\count($connection->around) > 1 ? ', line and neutral together' : '');
     }
 
-    /** @param list<Hypothesis> $hypotheses */
-    private function table(House $house, Measurement $measurement, array $hypotheses): PredictionTable
+    /** @param \Closure(): list<Hypothesis> $hypotheses */
+    private function table(House $house, Measurement $measurement, \Closure $hypotheses): PredictionTable
     {
         $key = self::key('table', $house, [$measurement->hash()]);
 
-        return $this->predictions->get($key, static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses));
+        return $this->predictions->get($key, static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses()));
     }
 
     /** @param array<array-key, mixed> ...$parts */

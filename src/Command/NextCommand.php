@@ -53,7 +53,7 @@ final class NextCommand extends Command
         $candidates = Planner::sketching($job->house, new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop')))->next($job->ranking, $job->now, self::opened($job->house, true === $input->getOption('board-open')));
         $stop = Stop::advised($job->ranking, $candidates);
         $result = [
-            'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->hypotheses, $job->ranking->evidence)),
+            'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,
             'words' => $stop->advice->words(),
             'tests' => array_map(static fn (Candidate $candidate): array => [

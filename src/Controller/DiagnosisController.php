@@ -25,9 +25,11 @@ use App\Entity\User;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
@@ -53,7 +55,7 @@ final readonly class DiagnosisController
     {
         [, $journal, $house] = $this->open($user, $id);
 
-        return Answer::of($this->views->ranking($house, $this->diagnosis->rank($journal)));
+        return Answer::of($this->diagnosis->viewed($journal, fn (Ranking $ranking): RankingView => $this->views->ranking($house, $ranking)));
     }
 
     #[Route('/api/calls/{id}/contradictions', methods: ['GET'])]
@@ -90,21 +92,35 @@ final readonly class DiagnosisController
     public function predict(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
+        $measurement = self::measurement($request, $house, $journal);
+        $instrument = $measurement->instrument;
+        $obstacle = Obstacle::of($house, $measurement);
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
+
+        return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
+    }
+
+    #[Route('/api/calls/{id}/preparations', methods: ['POST'])]
+    #[OA\Post(path: '/api/calls/{id}/preparations', operationId: 'prepare', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 202, description: 'What every cause would show there is worked out meanwhile'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    public function prepare(string $id, Request $request, #[CurrentUser] User $user): Response
+    {
+        [, $journal, $house] = $this->open($user, $id);
+        $measurement = self::measurement($request, $house, $journal);
+        $this->later->add(fn () => $this->diagnosis->prepare($house, $this->diagnosis->rank($journal), $measurement));
+
+        return new Response('', Response::HTTP_ACCEPTED);
+    }
+
+    private static function measurement(Request $request, House $house, Journal $journal): Measurement
+    {
         $body = Body::of($request);
         try {
             $instrument = Instruments::get($body->text('instrument'));
         } catch (\OutOfBoundsException $e) {
             throw Problem::invalid('/instrument', $e->getMessage());
         }
-        $measurement = new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
-        $obstacle = Obstacle::of($house, $measurement);
-        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
-        $ranking = $this->diagnosis->rank($journal);
-        // Whoever asks what it should show is about to read it: have ready what every cause would show.
-        $this->later->add(fn () => $this->diagnosis->prepare($house, $ranking, $measurement));
-
-        return Answer::of($this->views->prediction($house, $ranking, $measurement, $cautions));
+        return new Measurement($journal->state(), $instrument, Connection::read($body->fields->object('connection')->raw, $instrument, $house, '/connection'));
     }
 
     #[Route('/api/calls/{id}/map', methods: ['GET'])]

@@ -14,6 +14,7 @@ use App\Api\View\CallDetail;
 use App\Api\View\DeviceJudgementView;
 use App\Api\View\FeedsView;
 use App\Api\View\GroupView;
+use App\Api\View\JumperView;
 use App\Api\View\PickView;
 use App\Api\View\SurveyListsView;
 use App\Api\View\SurveyView;
@@ -36,6 +37,8 @@ use YellowProbe\Installation\HouseError;
 use YellowProbe\Survey\BoardJudgement;
 use YellowProbe\Survey\DeviceJudgement;
 use YellowProbe\Survey\Feeds;
+use YellowProbe\Survey\JumperJudgement;
+use YellowProbe\Survey\Jumpers;
 use YellowProbe\Survey\Sheet;
 use YellowProbe\Survey\SurveyedHouse;
 
@@ -75,7 +78,7 @@ final readonly class SurveyController
             (object) HouseDocument::objects($surveyed->document),
             $surveyed->open,
             array_map(static fn (string $arrangement, float $probability): ArrangementView => new ArrangementView($arrangement, $probability), array_keys($surveyed->earthing), array_values($surveyed->earthing)),
-            self::board(House::fromDocument($surveyed->document)),
+            self::board(House::fromDocument($surveyed->document), Sheet::read($body->fields->object('sheet')->raw)),
         ));
     }
 
@@ -104,7 +107,9 @@ final readonly class SurveyController
     {
         $house = $this->calls->journal($this->calls->find($user, $id))->house ?? throw Problem::conflict('This call has no house yet: survey its board first.');
 
-        return Answer::of(self::board($house));
+        $sheet = $house->document['survey'] ?? null;
+
+        return Answer::of(self::board($house, \is_array($sheet) ? Sheet::read($sheet) : null));
     }
 
     /** @param array<array-key, mixed> $sheet */
@@ -117,12 +122,13 @@ final readonly class SurveyController
         }
     }
 
-    private static function board(House $house): BoardView
+    private static function board(House $house, ?Sheet $sheet): BoardView
     {
         return new BoardView(
             array_map(static fn (DeviceJudgement $device): DeviceJudgementView => new DeviceJudgementView($device->device, $device->circuits, $device->amperes, $device->sum, $device->diverse, $device->remarks), BoardJudgement::of($house)),
             BoardJudgement::unprotected($house),
             array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
+            array_map(static fn (JumperJudgement $jumper): JumperView => new JumperView($jumper->words, $jumper->isTooSmall), null === $sheet ? [] : Jumpers::of($sheet)),
         );
     }
 }

@@ -68,6 +68,17 @@ export function usePrediction(id: string, instrument: string, connection: Connec
     });
 }
 
+/** Whoever stays there is about to read: what every cause would show is worked out before the reading comes. */
+export function usePrepared(id: string, instrument: string, connection: Connection | null, stateKey: string, stays: boolean) {
+    useQuery({
+        queryKey: ['prepared', id, instrument, connection, stateKey],
+        queryFn: () => api.POST('/api/calls/{id}/preparations', { ...byId(id), body: { instrument, connection: { ...connection } } }).then(() => true),
+        enabled: connection !== null && stays,
+        retry: false,
+        staleTime: Infinity,
+    });
+}
+
 /** Stores an observation through the outbox and shows the call as it is then. */
 export function useObserve(callId: string) {
     const client = useQueryClient();

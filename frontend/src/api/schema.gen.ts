@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/preparations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/map": {
         parameters: {
             query?: never;
@@ -518,6 +534,7 @@ export interface components {
             devices: components["schemas"]["DeviceJudgementView"][];
             unprotected: string[];
             findings: string[];
+            jumpers: components["schemas"]["JumperView"][];
         };
         /** @description A call with everything that happened on it. */
         CallDetail: {
@@ -701,6 +718,11 @@ export interface components {
             sentence: string;
             working: string;
             source: string;
+        };
+        /** @description A jumper against everything beyond it. */
+        JumperView: {
+            words: string;
+            isTooSmall: boolean;
         };
         /** @description One temporary change that has to be undone before the house is left. */
         LedgerEntry: {
@@ -1471,6 +1493,37 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PredictionView"];
                 };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    instrument: string;
+                    connection: {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description What every cause would show there is worked out meanwhile */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             409: components["responses"]["Problem"];
             422: components["responses"]["Problem"];

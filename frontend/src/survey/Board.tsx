@@ -4,6 +4,9 @@ import type { Act, Entry, WayEntry } from './sheet';
 
 const RATINGS = [6, 10, 15, 16, 20, 25, 30, 32, 40, 45, 50, 63];
 
+/** Sizes that the server knows what they carry. */
+const JUMPERS = [4, 6, 10, 16, 25];
+
 /** The ways in their physical order, each with its device, rating and what it feeds. */
 export function Board({ entry, lists, wrong, act }: { entry: Entry; lists: Schemas['SurveyListsView']; wrong: number | null; act: (act: Act) => void }) {
     const { sheet } = entry;
@@ -16,7 +19,22 @@ export function Board({ entry, lists, wrong, act }: { entry: Entry; lists: Schem
                 const device = sheet.groups[groups[at] ?? -1];
                 return (
                     <li key={at}>
-                        {begins && device && (sheet.groups.length > 1 || device.milliamps > 0) && <p className="border-b border-line bg-line/40 px-3 py-1 text-sm font-bold">{device.milliamps > 0 ? `${device.name || 'Residual device'}, ${device.milliamps} mA${device.type ? `, type ${device.type}` : ''}` : 'No residual device'}</p>}
+                        {begins && device && (sheet.groups.length > 1 || device.milliamps > 0) && (
+                            <div className="flex flex-wrap items-center justify-between gap-x-4 border-b border-line bg-line/40 px-3 text-sm">
+                                <strong>{device.milliamps > 0 ? `${device.name || 'Residual device'}, ${device.milliamps} mA${device.type ? `, type ${device.type}` : ''}` : 'No residual device'}</strong>
+                                <label className="flex min-h-11 items-center gap-2">
+                                    Fed by
+                                    <select className="min-h-11 border border-ink bg-sheet px-2" value={device.jumperMm2 ?? 0} onChange={(event) => act({ do: 'jumper', group: groups[at] ?? 0, mm2: Number(event.target.value) })}>
+                                        <option value={0}>a bar, or not seen</option>
+                                        {JUMPERS.map((mm2) => (
+                                            <option key={mm2} value={mm2}>
+                                                a jumper of {mm2} mm²
+                                            </option>
+                                        ))}
+                                    </select>
+                                </label>
+                            </div>
+                        )}
                         <Row way={way} number={at + 1} isOpen={entry.open === at} isNext={entry.cursor === at} isWrong={wrong === at} entry={entry} lists={lists} act={act} />
                     </li>
                 );

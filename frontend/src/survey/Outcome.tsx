@@ -30,6 +30,12 @@ export function Outcome({ open, board }: { open: string[]; board: Schemas['Board
                             ))}
                         </li>
                     ))}
+                    {board.jumpers.map((jumper) => (
+                        <li key={jumper.words} className={jumper.isTooSmall ? 'text-doubt' : ''}>
+                            {jumper.isTooSmall ? '▲ ' : ''}
+                            {jumper.words}
+                        </li>
+                    ))}
                     {[...board.unprotected, ...board.findings].map((words) => (
                         <li key={words} className="text-doubt">
                             ▲ {words}

@@ -22,7 +22,7 @@ export interface Sheet {
     mainAmperes: number;
     evidence: string[];
     system: string;
-    groups: { name: string; milliamps: number; type: string }[];
+    groups: { name: string; milliamps: number; type: string; jumperMm2?: number }[];
     ways: (WayEntry | null)[];
     /** Device of ways that nobody has chosen one for. */
     usual: 'breaker' | 'rcbo';
@@ -49,7 +49,8 @@ export type Act =
     | { do: 'go'; to: number }
     | { do: 'way'; change: Partial<WayEntry> }
     | { do: 'set'; change: Partial<Pick<Sheet, 'room' | 'mainAmperes' | 'system' | 'groups'>> }
-    | { do: 'tick'; slug: string };
+    | { do: 'tick'; slug: string }
+    | { do: 'jumper'; group: number; mm2: number };
 
 const MOST_UNDO = 100;
 
@@ -140,6 +141,8 @@ export function next(entry: Entry, act: Act): Entry {
             return at(entry, act.to);
         case 'set':
             return kept(entry, { ...sheet, ...act.change });
+        case 'jumper':
+            return kept(entry, { ...sheet, groups: sheet.groups.map((each, index) => (index === act.group ? { ...each, jumperMm2: act.mm2 } : each)) });
         case 'tick':
             return kept(entry, { ...sheet, evidence: sheet.evidence.includes(act.slug) ? sheet.evidence.filter((each) => each !== act.slug) : [...sheet.evidence, act.slug] });
     }

@@ -2,10 +2,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, got, type Detail, type Schemas } from '../api/client';
-import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePrediction, useRanking, type Connection } from '../api/hooks';
+import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePending, usePrediction, usePrepared, useRanking, type Connection } from '../api/hooks';
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { useKeys } from '../ui/keys';
+import { useQuiet } from '../ui/quiet';
 import { clock, Modal, Refused, useDraft, Waiting } from '../ui/parts';
 import { Agreements } from './Agreements';
 import { Contradictions } from './Contradictions';
@@ -21,6 +22,7 @@ import { PointPanel } from './PointPanel';
 import { Readings } from './Readings';
 import { ChooseRun, RunStrip } from './Run';
 import { nextOpen, useReach, useRun } from './runs';
+import { withPending, withState } from './standing';
 import { StatePanel } from './StatePanel';
 import { Suspects } from './Suspects';
 import { useSetUp } from './setup';
@@ -35,16 +37,14 @@ export function Trace({ detail }: { detail: Detail }) {
     const hasHouse = detail.call.houseId !== null;
     const fetched = useMap(callId, hasHouse);
     // What was switched shows at once: the call brings its state, the map follows with what may be live.
-    const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, detail.state), [fetched.data, detail.state]) };
+    const pending = usePending();
+    const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, withPending(detail.state, pending.filter((each) => each.callId === callId))), [fetched.data, detail.state, pending, callId]) };
     const ranking = useRanking(callId, hasHouse);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
     // In a run the order of the tests is settled: weighing others waits, so that each reading is answered at once.
     const [series, setSeries] = useDraft(`${callId}.run`);
-    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined && series === '');
-    // The slowest comes last: it must not hold up what the page is waiting for.
-    const odd = useContradictions(callId, hasHouse && series === '' && !ranking.isFetching && !next.isFetching);
     const observe = useObserve(callId);
     const [setUp, change] = useSetUp(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
@@ -79,6 +79,16 @@ export function Trace({ detail }: { detail: Detail }) {
     const stateKey = JSON.stringify(detail.state) + String(detail.houseVersion) + String(detail.readings.length);
     const prediction = usePrediction(callId, instrument?.slug ?? '', instrument ? connection : null, stateKey);
     const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, stateKey);
+    const stays = useQuiet(JSON.stringify([instrument?.slug, connection, stateKey]), 700);
+    usePrepared(callId, instrument?.slug ?? '', connection, stateKey, stays);
+    // Weighing every test keeps the server busy for a second or two: not while somebody is switching, nor while leads lie where
+    // nothing was read yet.
+    const switched = useQuiet(stateKey, 1200);
+    const last = detail.readings.at(-1);
+    const isAboutToRead = connection !== null && JSON.stringify([instrument?.slug, connection.terminals, connection.around]) !== JSON.stringify([last?.instrument, last?.terminals, last?.around]);
+    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined && series === '' && switched && !isAboutToRead && !ranking.isFetching);
+    // The slowest comes last: it must not hold up what the page is waiting for.
+    const odd = useContradictions(callId, hasHouse && series === '' && switched && !isAboutToRead && !ranking.isFetching && !next.isFetching);
     const loop = useMemo(() => new Set(prediction.data?.loop ?? []), [prediction.data]);
     const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.complete && !proof.lapsed).map((proof) => [stopPlace(map.data, proof.place), clock(proof.at)])), [detail.proofs, map.data]);
 
@@ -200,8 +210,8 @@ export function Trace({ detail }: { detail: Detail }) {
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
-                    {series === '' && next.data && next.isFetching && <p className="text-sm text-soft" role="status">Weighing again …</p>}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : isAboutToRead ? <p className="border-l-4 border-line pl-3 text-soft">The next test is weighed once this is read.</p> : <Waiting what="Weighing every test of the catalogue" />}
+                    {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />
@@ -232,26 +242,6 @@ export function Trace({ detail }: { detail: Detail }) {
             {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
         </main>
     );
-}
-
-/** The map with switches, loads and joints as they stand now. */
-function withState(map: Schemas['MapView'], state: Schemas['StateView']): Schemas['MapView'] {
-    const positions = state.positions as Record<string, string>;
-    const loads = state.loads as Record<string, string>;
-    const lifted = new Set(state.lifted);
-    const control = (each: Schemas['ControlView']): Schemas['ControlView'] => ({ ...each, value: each.operation === 'joint' ? (lifted.has(each.subject) ? 'lift' : 'refit') : each.operation === 'load' ? (loads[each.subject] ?? 'on') : atRest(each, positions[each.subject] ?? 'on') });
-    return {
-        ...map,
-        mainOn: map.main === null ? map.mainOn : positions[map.main] !== 'off',
-        loads: map.loads.map((each) => ({ ...each, state: loads[each.id] ?? 'on' })),
-        switches: map.switches.map(control),
-        ways: map.ways.map((way) => ({ ...way, on: positions[way.device] !== 'off', controls: way.controls.map(control), stops: way.stops.map((stop) => ({ ...stop, controls: stop.controls.map(control) })) })),
-    };
-}
-
-/** A two-way switch that nobody named a position of stands at its first. */
-function atRest(control: Schemas['ControlView'], position: string): string {
-    return control.options.some((option) => option.value === position) ? position : (control.options[0]?.value ?? position);
 }
 
 function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string> {

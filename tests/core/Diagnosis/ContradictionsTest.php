@@ -13,6 +13,7 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\ReadingParser;
@@ -43,7 +44,7 @@ final class ContradictionsTest extends TestCase
     #[DataProvider('readings')]
     public function testTheOddReadingIsNamedWithItsLikelyReason(array $readings, ?string $odd, string $reason): void
     {
-        $found = Contradictions::among(self::$house, self::space(), self::evidence($readings));
+        $found = Contradictions::among(self::$house, Ranker::rank(self::space(), self::evidence($readings)));
         if (null === $odd) {
             self::assertEquals([], $found);
 
@@ -59,8 +60,8 @@ final class ContradictionsTest extends TestCase
     {
         $readings = ['r1-r2:s2' => '490', 'zs:s1.front:L-E' => '0.42', 'zs:s2.front:L-E' => '0.62', 'plug-in-check:s2.front' => '110'];
         $ids = static fn (array $found): array => array_map(static fn (Contradiction $one): string => $one->observation, $found);
-        self::assertSame($ids(Contradictions::among(self::$house, self::space(), self::evidence($readings))), $ids(Contradictions::among(self::$house, self::space(), array_reverse(self::evidence($readings)))));
-        self::assertSame([], Contradictions::among(self::$house, self::space(), self::evidence(\array_slice($readings, 0, 2))));
+        self::assertSame($ids(Contradictions::among(self::$house, Ranker::rank(self::space(), self::evidence($readings)))), $ids(Contradictions::among(self::$house, Ranker::rank(self::space(), array_reverse(self::evidence($readings))))));
+        self::assertSame([], Contradictions::among(self::$house, Ranker::rank(self::space(), self::evidence(\array_slice($readings, 0, 2)))));
     }
 
     /** @return non-empty-list<Hypothesis> */

@@ -60,7 +60,7 @@ final class PairsTest extends TestCase
         self::assertNotSame([], $lead->reasons(), 'a pair says what speaks for it');
 
         // Kept and restored, it is the same, its pairs among it.
-        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $kept */
+        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $kept */
         $kept = unserialize(serialize($ranking->export()));
         $again = Ranking::restore(self::$house, self::space(), array_reverse($evidence), $kept);
         self::assertSame($lead->reasons(), $again->suspects()[0]->reasons());

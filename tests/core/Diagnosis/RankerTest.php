@@ -124,7 +124,7 @@ final class RankerTest extends TestCase
         $evidence = self::evidence(Fault::at(self::$house, 'borrowed-neutral', 'stair~up')->change(self::$house), ['residual-pair:stair:low', 'zs:a.front:L-E']);
         $space = self::space(['residual-trip']);
         $ranking = Ranker::rank($space, $evidence);
-        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, standings: array<string, array{float, float, list<float>, list<float>}>} $kept */
+        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $kept */
         $kept = unserialize(serialize($ranking->export()));
         $again = Ranking::restore(self::$house, $space, array_reverse($evidence), $kept);
 

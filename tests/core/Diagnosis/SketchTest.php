@@ -6,7 +6,10 @@ namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\HouseNetwork;
@@ -59,6 +62,30 @@ final class SketchTest extends TestCase
                 }
             }
             self::assertGreaterThan(0, $changed, $factor);
+        }
+    }
+
+    public function testATableThatWasKeptIsTheTable(): void
+    {
+        foreach (Houses::varied() as $at => $house) {
+            $space = HypothesisSpace::of($house, Houses::rates(), new Story());
+            foreach (TestCatalogue::plans($house) as $id => $plan) {
+                if (0 !== ($at + crc32($id)) % 199) {
+                    continue;
+                }
+                $table = Predictor::table($house, $plan->measurement, $space);
+                $kept = unserialize(serialize($table));
+                self::assertInstanceOf(PredictionTable::class, $kept);
+                self::assertEquals($table->sound(), $kept->sound(), $id);
+                foreach ($space as $hypothesis) {
+                    if (Hypothesis::ELSE !== $hypothesis->id) {
+                        self::assertTrue($kept->has($hypothesis));
+                        self::assertSame($table->quiet($hypothesis), $kept->quiet($hypothesis));
+                        self::assertEquals($table->rows($hypothesis), $kept->rows($hypothesis), "$id $hypothesis->id");
+                        self::assertSame($table->there($hypothesis)[0] === $table->sound(), $kept->there($hypothesis)[0] === $kept->sound(), 'what is the sound row stays it');
+                    }
+                }
+            }
         }
     }
 }
