@@ -53,7 +53,7 @@ final class Labels
         $circuit = null === $cable->circuit ? 'the tails' : $house->circuits[$cable->circuit]->name;
         $at = $core->ends[$end - 1];
 
-        return \sprintf('the %s of %s%s at %s', self::ROLES[$core->role->value], $circuit, null !== $at && self::isOneOfTwo($house, $core, $at) ? ' to '.self::beyond($house, $core, $end) : '', null === $at ? 'its loose end' : $house->partOf($at)->name);
+        return \sprintf('the %s of %s%s at %s', self::ROLES[$core->role->value], $circuit, null !== $at && null !== $cable->circuit && self::isOneOfTwo($house, $core, $at) ? ' to '.self::beyond($house, $core, $end) : '', null === $at ? 'its loose end' : $house->partOf($at)->name);
     }
 
     /** Where a core leads from one of its ends. */
