@@ -11,7 +11,7 @@ final class Ranker
     public const TOUCHED = 0.3;
 
     /** From this probability on a cause deserves the whole fit. */
-    private const COUNTS = 2e-3;
+    private const COUNTS = 5e-3;
 
     /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
     private const UNLIKELY = 4.0;
