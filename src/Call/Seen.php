@@ -55,7 +55,8 @@ final readonly class Seen
         }
         $parts = explode(';base64,', $url, 2);
         $bytes = 2 === \count($parts) ? base64_decode($parts[1], true) : false;
-        $size = false === $bytes || '' === $bytes ? false : getimagesizefromstring($bytes);
+        // That it is no picture is said by what it returns; the notice beside it says no more.
+        $size = false === $bytes || '' === $bytes ? false : @getimagesizefromstring($bytes);
         if (false === $bytes || false === $size || !\in_array($size['mime'], self::IMAGES, true) || "data:{$size['mime']}" !== $parts[0]) {
             throw Problem::invalid('/payload/photo', 'Expected a JPEG, PNG or WebP picture as a data URL.');
         }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { useObserve, usePrediction, type Connection } from '../api/hooks';
+import { useObserve, type usePrediction, type Connection } from '../api/hooks';
 import { Button, inputLook, Mark, Refused, useDraft } from '../ui/parts';
 import { Outcomes } from './NextTest';
 
@@ -13,7 +13,8 @@ interface Props {
     onInstrument: (slug: string) => void;
     connection: Connection | null;
     words: string[];
-    stateKey: string;
+    /** What is expected there. */
+    prediction: ReturnType<typeof usePrediction>;
     last: Schemas['ReadingView'] | undefined;
     /** After a reading has reached the server. */
     onStored?: () => void;
@@ -24,8 +25,7 @@ interface Props {
 }
 
 /** The tester in hand: where its leads are, what this house should read there, and the reading as it is typed. */
-export function Meter({ callId, instruments, instrument, onInstrument, connection, words, stateKey, last, onStored, known, inRun = false }: Props) {
-    const prediction = usePrediction(callId, instrument.slug, connection, stateKey);
+export function Meter({ callId, instruments, instrument, onInstrument, connection, words, prediction, last, onStored, known, inRun = false }: Props) {
     const observe = useObserve(callId);
     const [raw, setRaw] = useDraft(`${callId}.raw`);
     const [near, setNear] = useDraft(`${callId}.near`);

@@ -35,11 +35,13 @@ type Asked = Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around'
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
     const hasHouse = detail.call.houseId !== null;
-    const fetched = useMap(callId, hasHouse);
+    const ranking = useRanking(callId, hasHouse);
+    // What a reading is waited for comes first: the map and the next prediction follow the ranking.
+    const isRanked = ranking.data === undefined || !ranking.isFetching;
+    const fetched = useMap(callId, hasHouse && isRanked);
     // What was switched shows at once: the call brings its state, the map follows with what may be live.
     const pending = usePending();
     const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, withPending(detail.state, pending.filter((each) => each.callId === callId))), [fetched.data, detail.state, pending, callId]) };
-    const ranking = useRanking(callId, hasHouse);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
@@ -76,9 +78,10 @@ export function Trace({ detail }: { detail: Detail }) {
         }
         return terminals.length === leads.length ? { terminals, around: [] } : null;
     }, [instrument, leads, setUp, names]);
-    const stateKey = JSON.stringify(detail.state) + String(detail.houseVersion) + String(detail.readings.length);
-    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument ? connection : null, stateKey);
-    const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, stateKey);
+    const wired = JSON.stringify(detail.state) + String(detail.houseVersion);
+    const stateKey = wired + String(detail.readings.length);
+    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument && isRanked ? connection : null, stateKey);
+    const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, wired);
     const stays = useQuiet(JSON.stringify([instrument?.slug, connection, stateKey]), 700);
     usePrepared(callId, instrument?.slug ?? '', connection, stateKey, stays);
     // Weighing every test keeps the server busy for a second or two: not while somebody is switching, nor while leads lie where
@@ -116,7 +119,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     )}
                 </div>
                 {instrument && !hasHouse && (
-                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} stateKey={stateKey} last={detail.readings.at(-1)} />
+                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} last={detail.readings.at(-1)} />
                 )}
                 <div className="mx-auto max-w-3xl p-4">
                     <Readings callId={callId} readings={detail.readings} here={null} />
@@ -204,7 +207,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} stateKey={stateKey} last={detail.readings.at(-1)} onStored={advance} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
+                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>

@@ -4,7 +4,7 @@ import { api, got, type Schemas } from '../api/client';
 /** With one lead held, what the other should show anywhere else: one request for all moves of it. */
 export function useReach(callId: string, instrument: string, held: string | undefined, stateKey: string) {
     return useQuery({
-        queryKey: ['call', callId, 'reach', instrument, held, stateKey],
+        queryKey: ['reach', callId, instrument, held, stateKey],
         queryFn: () => got(api.GET('/api/calls/{id}/reach', { params: { path: { id: callId }, query: { instrument, held: held ?? '' } } })),
         enabled: held !== undefined,
         retry: false,
