@@ -61,7 +61,7 @@ final readonly class CallViews
             self::state($journal->state()),
             null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house), $journal->state()),
             $this->isolation($journal),
-            array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->proofs()),
+            array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->isolations()->proofs()),
             array_map(fn (TakenReading $reading): ReadingView => $this->reading($reading, $journal), $journal->readings()),
             array_map($this->observation(...), $journal->observations),
             array_map($this->earlier(...), $this->calls->earlier($call)),
@@ -129,7 +129,7 @@ final readonly class CallViews
     /** @return list<IsolationStepView> */
     private function isolation(Journal $journal): array
     {
-        $done = $journal->isolation();
+        $done = $journal->isolations()->steps();
         $views = [];
         $next = true;
         foreach (Isolation::cases() as $step) {

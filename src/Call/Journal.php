@@ -80,85 +80,10 @@ final readonly class Journal
         return [];
     }
 
-    /** @return array<string, Observation> step => the tick or skip of the present round */
-    public function isolation(): array
+    /** The isolation as far as it has come, and what was proved dead. */
+    public function isolations(): Isolations
     {
-        $steps = [];
-        foreach ($this->observations as $observation) {
-            if ('isolation' === $observation->kind) {
-                $step = (new Attributes($observation->payload, ''))->string('step');
-                if (Isolation::Warn->value === $step) {
-                    $steps = [];
-                }
-                $steps[$step] = $observation;
-            } elseif ($this->energises($observation)) {
-                $steps = [];
-            }
-        }
-
-        return $steps;
-    }
-
-    /** Whether it closes a device that the isolation opened, or a main. */
-    private function energises(Observation $observation): bool
-    {
-        $opened = null === $this->house ? [] : array_map(static fn (Part $main): string => $main->id, States::mains($this->house));
-        foreach ($this->observations as $earlier) {
-            foreach ('isolation' === $earlier->kind ? $this->changes($earlier) : [] as $change) {
-                $opened[] = $change->subject;
-            }
-        }
-        foreach ('done' === $observation->kind ? $this->changes($observation) : [] as $change) {
-            if ('set' === $change->operation && 'on' === $change->value && \in_array($change->subject, $opened, true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @return list<Proof> */
-    public function proofs(): array
-    {
-        $proofs = [];
-        $reference = $before = false;
-        foreach ($this->observations as $at => $observation) {
-            if ('isolation' !== $observation->kind) {
-                continue;
-            }
-            $payload = new Attributes($observation->payload, '');
-            $taken = !$payload->has('skipped');
-            switch ($payload->string('step')) {
-                case Isolation::Warn->value:
-                    $reference = $before = false;
-                    break;
-                case Isolation::Reference->value:
-                    $reference = $taken;
-                    break;
-                case Isolation::TesterBefore->value:
-                    $before = $taken;
-                    break;
-                case Isolation::Dead->value:
-                    if ($taken) {
-                        $proofs[] = new Proof($payload->string('place', 'board'), $observation->clientAt, $reference && $before && $this->provedAfter($at), $this->switchedAfter($at), $payload->flag('opened', false));
-                    }
-                    break;
-            }
-        }
-
-        return $proofs;
-    }
-
-    /** Whether a complete proof stands now, anywhere on the board. */
-    public function isProved(): bool
-    {
-        foreach ($this->proofs() as $proof) {
-            if ($proof->complete && !$proof->lapsed) {
-                return true;
-            }
-        }
-
-        return false;
+        return new Isolations($this);
     }
 
     /** @return list<TakenReading> */
@@ -312,32 +237,5 @@ final readonly class Journal
         }
 
         return $proved && null !== $this->last('repaired');
-    }
-
-    private function switchedAfter(int $at): bool
-    {
-        foreach (\array_slice($this->observations, $at + 1) as $later) {
-            if ([] !== $this->changes($later)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private function provedAfter(int $at): bool
-    {
-        foreach (\array_slice($this->observations, $at + 1) as $later) {
-            $payload = new Attributes($later->payload, '');
-            $step = 'isolation' === $later->kind ? $payload->string('step') : '';
-            if (Isolation::TesterAfter->value === $step) {
-                return !$payload->has('skipped');
-            }
-            if (Isolation::Dead->value === $step || [] !== $this->changes($later)) {
-                return false;
-            }
-        }
-
-        return false;
     }
 }

@@ -184,7 +184,7 @@ final readonly class ObservationKinds
         if ($payload->has('skipped') && '' === trim($payload->string('skipped'))) {
             throw Problem::invalid('/payload/skipped', 'A step that is left out needs its reason; it stays on the record.');
         }
-        $done = $journal->isolation();
+        $done = $journal->isolations()->steps();
         foreach (Isolation::cases() as $earlier) {
             if ($earlier->position() < $step->position() && !isset($done[$earlier->value]) && Isolation::Warn !== $step) {
                 throw Problem::conflict(\sprintf('First: %s. Do it, or skip it with a reason.', $earlier->words()), '/payload/step');

@@ -112,7 +112,7 @@ final readonly class ReadingVerdict
             throw Problem::conflict($obstacle->words.' Make safe leads through the steps.', '/payload/instrument');
         }
 
-        return $journal->isProved() ? [] : ['No proof of dead stands at this moment: prove dead again at the point before you connect.'];
+        return $journal->isolations()->isProved() ? [] : ['No proof of dead stands at this moment: prove dead again at the point before you connect.'];
     }
 
     /**

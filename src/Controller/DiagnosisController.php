@@ -95,7 +95,7 @@ final readonly class DiagnosisController
         $measurement = self::measurement($request, $house, $journal);
         $instrument = $measurement->instrument;
         $obstacle = Obstacle::of($house, $measurement);
-        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isolations()->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
         return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
     }

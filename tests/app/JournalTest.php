@@ -50,16 +50,16 @@ final class JournalTest extends TestCase
         self::assertSame([false], $this->complete(), 'the indicator is not proved again yet');
         $this->step('tester-after');
         self::assertSame([true], $this->complete());
-        self::assertTrue($this->journal()->isProved());
+        self::assertTrue($this->journal()->isolations()->isProved());
         // At another point: it stands on its own, and the first goes on standing.
         $this->step('tester-before');
         $this->dead('p-t');
         $this->step('tester-after');
         self::assertSame([true, true], $this->complete());
         $this->done(['link', 'way1.out', 'met.t2']);
-        self::assertSame([true, true], array_map(static fn (Proof $proof): bool => $proof->lapsed, $this->journal()->proofs()));
-        self::assertFalse($this->journal()->isProved());
-        self::assertStringContainsString('lapsed', $this->journal()->proofs()[0]->words());
+        self::assertSame([true, true], array_map(static fn (Proof $proof): bool => $proof->lapsed, $this->journal()->isolations()->proofs()));
+        self::assertFalse($this->journal()->isolations()->isProved());
+        self::assertStringContainsString('lapsed', $this->journal()->isolations()->proofs()[0]->words());
     }
 
     public function testSwitchingBetweenTheTestAndTheSecondProofOfTheIndicatorSpoilsIt(): void
@@ -75,14 +75,14 @@ final class JournalTest extends TestCase
     {
         $this->step('warn', 'sources', 'reference', 'loads', 'off', 'lock', 'tester-before');
         $this->done(['set', 'main', 'on']);
-        self::assertSame([], $this->journal()->isolation());
+        self::assertSame([], $this->journal()->isolations()->steps());
         $this->step('warn', 'sources');
         $this->add('isolation', ['step' => 'reference', 'skipped' => 'No time.']);
         $this->step('loads', 'off', 'lock', 'tester-before');
         $this->dead('p-s');
         $this->step('tester-after');
         self::assertSame([false], $this->complete());
-        self::assertSame('no voltage found, reference not proved', $this->journal()->proofs()[0]->words());
+        self::assertSame('no voltage found, reference not proved', $this->journal()->isolations()->proofs()[0]->words());
     }
 
     public function testACircuitIsolatedByItselfOpensItsOwnDeviceAndItsReturnEndsTheRound(): void
@@ -94,10 +94,10 @@ final class JournalTest extends TestCase
         $this->step('lock', 'tester-before');
         $this->add('isolation', ['step' => 'dead', 'place' => 'p-s', 'opened' => true]);
         $this->step('tester-after');
-        self::assertSame('proved dead here, at the terminals', $this->journal()->proofs()[0]->words());
+        self::assertSame('proved dead here, at the terminals', $this->journal()->isolations()->proofs()[0]->words());
         $this->done(['set', 'way1', 'on']);
-        self::assertSame([], $this->journal()->isolation());
-        self::assertTrue($this->journal()->proofs()[0]->lapsed);
+        self::assertSame([], $this->journal()->isolations()->steps());
+        self::assertTrue($this->journal()->isolations()->proofs()[0]->lapsed);
     }
 
     public function testReadingsAsTheyStand(): void
@@ -158,7 +158,7 @@ final class JournalTest extends TestCase
     /** @return list<bool> */
     private function complete(): array
     {
-        return array_map(static fn (Proof $proof): bool => $proof->complete, $this->journal()->proofs());
+        return array_map(static fn (Proof $proof): bool => $proof->complete, $this->journal()->isolations()->proofs());
     }
 
     private function journal(): Journal
