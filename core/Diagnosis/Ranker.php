@@ -137,8 +137,14 @@ final class Ranker
         foreach ($results as $severity => $always) {
             $logs[$severity] = $this->sound->log - log(\count($results));
             $now[$severity] = Exposure::UNKNOWN;
+            // What no reading notices is as likely there as it was, whatever was read.
+            $isNoticed = '' !== $this->apart($hypothesis)[$severity][0];
             foreach ($episodes as $own) {
                 $presence = $this->evidence[min($own)]->exposure->presence($brings);
+                if (!$isNoticed) {
+                    $now[$severity] = $presence;
+                    continue;
+                }
                 $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
                 [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
