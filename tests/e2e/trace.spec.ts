@@ -110,3 +110,22 @@ test('what is tapped on the map is switched: a lever, a lamp, a heater; and a re
     await expect(run).toContainText('It moved by +14.1');
     await expect(run).toContainText('Not as it should');
 });
+
+test('a reading is put on the map again, with the way that its current takes', async ({ page }) => {
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await page.getByRole('radio', { name: 'Loop' }).click();
+    await page.getByRole('button', { name: /^Dining: / }).click();
+    await page.getByRole('button', { name: 'Lead A on Dining · L', exact: true }).click();
+    await page.getByRole('button', { name: 'Lead B on Dining · E', exact: true }).click();
+    await page.getByLabel('What it shows').fill('0.47');
+    await page.getByRole('button', { name: 'Store', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Readings' })).toContainText('0.47');
+    await page.getByRole('button', { name: 'Take the leads off' }).click();
+    await page.getByRole('button', { name: 'What to do with the reading 0.47' }).click();
+    await page.getByRole('menuitem', { name: /the way of its current/ }).click();
+    await expect(page.getByText('A on Dining · L → B on Dining · E')).toBeVisible();
+    await expect(page.getByText('The way its current takes')).toBeVisible();
+});

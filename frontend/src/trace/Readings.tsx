@@ -7,7 +7,7 @@ import { Button, clock, inputLook, Mark, Modal, Refused, useDraft } from '../ui/
 type Reading = Schemas['ReadingView'];
 
 /** Every reading as taken, with corrections and withdrawals beside it; nothing is overwritten. */
-export function Readings({ callId, readings, here }: { callId: string; readings: Reading[]; here: Connection | null }) {
+export function Readings({ callId, readings, here, onAgain }: { callId: string; readings: Reading[]; here: Connection | null; onAgain?: (reading: Reading) => void }) {
     const observe = useObserve(callId);
     const [open, setOpen] = useState<{ act: 'corrected' | 'withdrawn' | 'doubted'; reading: Reading } | null>(null);
     return (
@@ -57,6 +57,7 @@ export function Readings({ callId, readings, here }: { callId: string; readings:
                                 ⋯
                             </MenuButton>
                             <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
+                                {onAgain && reading.placed && <Item act={() => onAgain(reading)}>Its leads on the map, and the way of its current</Item>}
                                 <Item act={() => setOpen({ act: 'corrected', reading })}>Correct it, beside the original</Item>
                                 {reading.doubted === null && <Item act={() => setOpen({ act: 'doubted', reading })}>Doubt it: let it count for less</Item>}
                                 <Item act={() => setOpen({ act: 'withdrawn', reading })}>Withdraw it, with a reason</Item>

@@ -220,7 +220,15 @@ export function Trace({ detail }: { detail: Detail }) {
                     <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>
-                    <Readings callId={callId} readings={detail.readings} here={connection} />
+                    <Readings
+                        callId={callId}
+                        readings={detail.readings}
+                        here={connection}
+                        onAgain={({ instrument: slug, terminals, around }) => {
+                            change({ instrument: slug, terminals, around });
+                            setPane('map');
+                        }}
+                    />
                     <Agreements callId={callId} readings={detail.readings.length} />
                     <div className="mt-5">
                         <Ledger detail={detail} />
