@@ -91,8 +91,9 @@ final class Likelihood
      * The same at a fraction of the price: what the cause does not change stays as it is beside the sound house.
      *
      * @param array<int, Row> $apart
+     * @param float           $hopeless nats below the sound house from which on nobody will ever see it again
      */
-    public function near(array $apart): LikelihoodResult
+    public function near(array $apart, float $hopeless = self::HOPELESS): LikelihoodResult
     {
         if ([] === $apart) {
             return $this->sound;
@@ -106,7 +107,7 @@ final class Likelihood
         }
         // Where several readings speak against it, each with the factors to itself, no fit is needed.
         $log = $this->sound->log + $nats;
-        if ($nats > self::HOPELESS) {
+        if ($nats > $hopeless) {
             $slight = $this->slight($changed);
             if (null === $slight && !$this->fit->holds($changed)) {
                 return $this->of($apart);

@@ -16,6 +16,9 @@ final class Ranker
     /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
     private const UNLIKELY = 4.0;
 
+    /** Nats below the sound house from which on a fault that comes and goes was away in an episode. */
+    private const ABSENT = -6.0;
+
     private readonly Likelihood $likelihood;
 
     /** The house as surveyed, held against all that was read. */
@@ -26,6 +29,9 @@ final class Ranker
 
     /** @var array<string, LikelihoodResult> of rows beside the sound house's fit */
     private array $near = [];
+
+    /** @var array<string, LikelihoodResult> of rows of one episode, as far as they say that it was there */
+    private array $glanced = [];
 
     /** @var array<string, list<array{string, array<int, Row>}>> stem => by severity, the rows that are not the sound house's, by place in the evidence, and a key of them */
     private array $apart = [];
@@ -164,7 +170,9 @@ final class Ranker
     {
         $apart = array_intersect_key($this->apart($hypothesis)[$severity][1], $episode);
 
-        return $this->given(self::key($apart), $apart, $whole);
+        $key = self::key($apart);
+
+        return $whole ? $this->given($key, $apart, true) : $this->near[$key] ?? $this->glanced[$key] ??= $this->likelihood->near($apart, self::ABSENT);
     }
 
     /** @return list<LikelihoodResult> */
