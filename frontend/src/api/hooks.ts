@@ -83,11 +83,8 @@ export function usePrepared(id: string, instrument: string, connection: Connecti
 export function useObserve(callId: string) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload)),
-        onSuccess: (detail) => {
-            if (detail) {
-                client.setQueryData(['call', callId], detail);
-            }
+        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload), (detail) => client.setQueryData(['call', detail.call.id], detail)),
+        onSuccess: () => {
             void client.invalidateQueries({ queryKey: ['call', callId] });
             void client.invalidateQueries({ queryKey: ['calls'] });
         },

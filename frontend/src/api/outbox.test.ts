@@ -35,6 +35,14 @@ describe('outbox', () => {
         expect(pending()).toEqual([]);
     });
 
+    it('shows the call as it is then before what is stored leaves', async () => {
+        post.mockReturnValueOnce(answer(201, { call: 'detail' }));
+        let waiting = -1;
+        await send(draft('c', 'told', { text: 'x' }), () => (waiting = pending().length));
+        expect(waiting).toBe(1);
+        expect(pending()).toEqual([]);
+    });
+
     it('keeps what did not arrive, with its id, and sends it again as it was', async () => {
         post.mockRejectedValueOnce(new TypeError('network'));
         const item = draft('c', 'told', { text: 'x' });

@@ -39,8 +39,10 @@ export function draft(callId: string, kind: string, payload: Record<string, unkn
 /**
  * Sends everything that waits, oldest first. What the server refuses leaves the outbox (the refusal says why and the
  * form still holds it); what does not arrive stays, and a repeated request is stored once.
+ *
+ * @param stored the call as it is then, before what is stored leaves the outbox: so nothing seems undone in between
  */
-export async function send(item?: Pending): Promise<Schemas['CallDetail'] | undefined> {
+export async function send(item?: Pending, stored?: (detail: Schemas['CallDetail']) => void): Promise<Schemas['CallDetail'] | undefined> {
     if (item) {
         save([...pending(), item]);
     }
@@ -49,6 +51,11 @@ export async function send(item?: Pending): Promise<Schemas['CallDetail'] | unde
         try {
             const { callId, ...body } = next;
             last = await got(api.POST('/api/calls/{id}/observations', { params: { path: { id: callId } }, body }));
+            if (stored) {
+                stored(last);
+                // Whoever watches the call is told in a task of its own, after this one.
+                await new Promise((done) => setTimeout(done, 0));
+            }
             save(pending().filter((other) => other.id !== next.id));
         } catch (error) {
             const arrived = error instanceof Refusal && error.status >= 400 && error.status < 500 && error.status !== 401;
