@@ -30,7 +30,9 @@ async function probes(page) {
     await page.getByRole('button', { name: 'Lead B on Hall · E', exact: true }).click();
     await page.getByLabel('What it shows').fill('0.44');
     await page.getByText('This house should read', { exact: true }).waitFor();
+    await page.getByText(/bit as things stand|tell nothing more/).waitFor();
     await page.getByText('What still fits').waitFor({ state: 'attached' });
+    await page.getByLabel('Next test').waitFor({ state: 'attached' });
     await page.waitForLoadState('networkidle');
     await page.getByLabel('What it shows').blur();
     await page.evaluate(() => window.scrollTo(0, 0));

@@ -20,12 +20,14 @@ interface Props {
     onStored?: () => void;
     /** What this house should read there as already known, while the rest is worked out. */
     known?: string;
+    /** Takes the leads off again. */
+    onLift?: () => void;
     /** In a run the tester is given and its place too: only what is read is asked. */
     inRun?: boolean;
 }
 
 /** The tester in hand: where its leads are, what this house should read there, and the reading as it is typed. */
-export function Meter({ callId, instruments, instrument, onInstrument, connection, words, prediction, last, onStored, known, inRun = false }: Props) {
+export function Meter({ callId, instruments, instrument, onInstrument, connection, words, prediction, last, onStored, onLift, known, inRun = false }: Props) {
     const observe = useObserve(callId);
     const [raw, setRaw] = useDraft(`${callId}.raw`);
     const [near, setNear] = useDraft(`${callId}.near`);
@@ -66,9 +68,16 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 }}
             >
                 {!inRun && <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />}
-                <p className="min-h-6 break-words">
+                <div className="flex flex-wrap items-center justify-between gap-x-3">
+                    <p className="min-h-6 break-words">
                     {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.slug === 'device-watch' ? 'the device that tripped or held' : instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
-                </p>
+                    </p>
+                    {onLift && !offMap && words.length > 0 && (
+                        <Button look="quiet" className="px-1" onClick={onLift}>
+                            Take the leads off
+                        </Button>
+                    )}
+                </div>
                 {instrument.deadOnly && <p className="text-sm font-bold">▲ On dead conductors only. This page cannot prove that anything is dead.</p>}
                 {offMap && (
                     <label className="mt-1 block text-sm font-bold">

@@ -12,7 +12,6 @@ interface Props {
     probes: { lead: string; terminal: string }[];
     onPut: (terminal: string) => void;
     onClamp: (around: string[]) => void;
-    onLift: () => void;
     /** Choose a reading in two states at this point. */
     onTwoStates: (name: string) => void;
     callId: string;
@@ -21,7 +20,7 @@ interface Props {
 }
 
 /** What can be touched at the point chosen on the map: its terminals, or the conductors a clamp goes around. */
-export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onLift, onTwoStates, callId, reach }: Props) {
+export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onTwoStates, callId, reach }: Props) {
     const observe = useObserve(callId);
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
@@ -74,11 +73,6 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
             {way && (
                 <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: way.device, value: way.on ? 'off' : 'on' }] } })}>
                     Its device is now {way.on ? 'off' : 'on'}
-                </Button>
-            )}
-            {probes.length > 0 && (
-                <Button look="quiet" onClick={onLift}>
-                    Take the leads off
                 </Button>
             )}
             {open && controls.length > 0 && <Here key={selection?.id} controls={controls} callId={callId} />}

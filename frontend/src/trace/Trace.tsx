@@ -89,7 +89,9 @@ export function Trace({ detail }: { detail: Detail }) {
     const switched = useQuiet(stateKey, 1200);
     const last = detail.readings.at(-1);
     const isAboutToRead = connection !== null && JSON.stringify([instrument?.slug, connection.terminals, connection.around]) !== JSON.stringify([last?.instrument, last?.terminals, last?.around]);
-    const next = useNextTests(callId, { without: without(instruments.data ?? [], missing), ...ways }, hasHouse && instruments.data !== undefined && series === '' && switched && !isAboutToRead && !ranking.isFetching);
+    const practice = { without: without(instruments.data ?? [], missing), ...ways };
+    const waits = isAboutToRead && client.getQueryData(['call', callId, 'next', practice]) !== undefined;
+    const next = useNextTests(callId, practice, hasHouse && instruments.data !== undefined && series === '' && switched && !waits && !ranking.isFetching);
     // The slowest comes last: it must not hold up what the page is waiting for.
     const odd = useContradictions(callId, hasHouse && series === '' && switched && !isAboutToRead && !ranking.isFetching && !next.isFetching);
     const loop = useMemo(() => new Set(prediction.data?.loop ?? []), [prediction.data]);
@@ -205,15 +207,15 @@ export function Trace({ detail }: { detail: Detail }) {
                 <div ref={scroller} className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-48 lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
                     <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} onSwitch={(part, position) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } })} zoom={zoom} />
                 </div>
-                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onLift={() => change({ terminals: [], around: [] })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
+                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
+                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} onLift={() => change({ terminals: [], around: [] })} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : isAboutToRead ? <p className="border-l-4 border-line pl-3 text-soft">The next test is weighed once this is read.</p> : <Waiting what="Weighing every test of the catalogue" />}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
