@@ -20,7 +20,7 @@ final readonly class Lookahead
     private const CHANCE = 0.04;
 
     /** Outcomes rarer than this are taken to leave things as they are. */
-    private const RARE = 1e-3;
+    private const RARE = 1e-4;
 
     /**
      * @param list<float> $rates bits per minute, of the test alone or with what is best done after it
