@@ -23,16 +23,15 @@ final class Parting
      */
     public static function check(House $house, Journal $journal, array $changes, Attributes $payload): void
     {
-        if ('' !== trim($payload->string('notClamped', ''))) {
-            return;
-        }
+        $isExplained = '' !== trim($payload->string('notClamped', ''));
         foreach (ClampFirst::of($house, $changes) as $joint => $element) {
             $name = Labels::joint($house, $joint);
             $amperes = self::clamped($house, $journal, $element);
-            if (null === $amperes) {
+            if (null === $amperes && !$isExplained) {
                 throw Problem::conflict("Clamp $name before you part it, as things stand now; or say in \"notClamped\" why not.", '/payload/notClamped');
             }
-            if ($amperes >= ClampFirst::CARRIES_AMPERES) {
+            // A reason stands for a clamp that was not used, never for amps that one showed.
+            if (null !== $amperes && $amperes >= ClampFirst::CARRIES_AMPERES) {
                 throw Problem::conflict(\sprintf('%s carries current, breaker off or not: do not part it. It returns another circuit’s current; find whose.', ucfirst($name)), '/payload/changes');
             }
         }

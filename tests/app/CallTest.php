@@ -287,6 +287,7 @@ final class CallTest extends ApiTestCase
         self::assertSame('/payload/notClamped', $this->observe($call, 'done', $lift, 409)['pointer'], 'a neutral is clamped before it is parted');
         $this->observe($call, 'measured', $clamp('0.26'));
         self::assertStringContainsString('carries current', self::textAt($this->observe($call, 'done', $lift, 409)['detail']));
+        $this->observe($call, 'done', $lift + ['notClamped' => 'In a hurry.'], 409);
         $this->observe($call, 'measured', $clamp('0.00'));
         $lifted = $this->observe($call, 'done', $lift);
         $this->observe($call, 'done', ['changes' => [['operation' => 'lift', 'subject' => 'lights-up-r1/E@1', 'value' => '']]], 409);
