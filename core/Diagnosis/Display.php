@@ -7,6 +7,7 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
 
 /**
@@ -90,13 +91,13 @@ final readonly class Display
     }
 
     /** Probability of a pattern or of "no supply" where no number is involved; null for numbers. */
-    public function plainProbability(Row $row, Reading $reading): ?float
+    public function plainProbability(Shown $shown, Reading $reading): ?float
     {
         if ($this->instrument instanceof PatternInstrument) {
-            return $this->instrument->probability($row->shown, $reading->pattern);
+            return $this->instrument->probability($shown, $reading->pattern);
         }
-        if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $row->shown->kind) {
-            return $reading->kind === $row->shown->kind ? 0.98 : 0.01;
+        if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $shown->kind) {
+            return $reading->kind === $shown->kind ? 0.98 : 0.01;
         }
 
         return null;

@@ -46,7 +46,10 @@ final class Likelihood
     /** @var list<Term> of the house as surveyed, by reading */
     private array $terms = [];
 
-    /** @var list<array<int, Term>> by reading and row */
+    /** @var list<list<float>> log-probability of each reading with the factors free, by place of the row */
+    private array $glances = [];
+
+    /** @var list<array<int, Term>> by reading and place of the row */
     private array $known = [];
 
     private readonly LikelihoodResult $sound;
@@ -69,7 +72,8 @@ final class Likelihood
         $this->factors = array_flip(array_keys($names));
         $this->tails = array_values($names);
         foreach ($evidence as $i => $piece) {
-            $this->terms[] = Term::of($piece->table()->sound(), $piece, $this->cells[$i], $this->factors);
+            $this->glances[] = Glance::at($piece->table()->rows, $piece, $this->cells[$i], $this->factors);
+            $this->terms[] = $this->term($i, PredictionTable::SOUND);
         }
         [$this->sound, $this->theta, $triangle] = $this->fitted($this->terms);
         $this->fit = new SoundFit($this->terms, $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
@@ -81,7 +85,7 @@ final class Likelihood
         return $this->sound;
     }
 
-    /** @param array<int, Row> $apart what the cause shows where that is not what the house shows as surveyed, by place in the evidence */
+    /** @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence */
     public function of(array $apart): LikelihoodResult
     {
         return [] === $apart ? $this->sound : $this->fitted($this->changed($apart) + $this->terms)[0];
@@ -90,7 +94,7 @@ final class Likelihood
     /**
      * The same at a fraction of the price: what the cause does not change stays as it is beside the sound house.
      *
-     * @param array<int, Row> $apart
+     * @param array<int, int> $apart
      * @param float           $hopeless nats below the sound house from which on nobody will ever see it again
      */
     public function near(array $apart, float $hopeless = self::HOPELESS): LikelihoodResult
@@ -98,16 +102,16 @@ final class Likelihood
         if ([] === $apart) {
             return $this->sound;
         }
-        $changed = $this->changed($apart);
         $each = [];
         $nats = 0.0;
-        foreach ($changed as $i => $term) {
-            $nats += $term->log - $this->sound->each[$i];
-            $each[$i] = $term->log;
+        foreach ($apart as $i => $place) {
+            $each[$i] = $own = $this->glances[$i][$place];
+            $nats += $own - $this->sound->each[$i];
         }
         // Where several readings speak against it, each with the factors to itself, no fit is needed.
         $log = $this->sound->log + $nats;
         if ($nats > $hopeless) {
+            $changed = $this->changed($apart);
             $slight = $this->slight($changed);
             if (null === $slight && !$this->fit->holds($changed)) {
                 return $this->of($apart);
@@ -150,18 +154,23 @@ final class Likelihood
     }
 
     /**
-     * @param array<int, Row> $apart
+     * @param array<int, int> $apart
      *
      * @return array<int, Term>
      */
     private function changed(array $apart): array
     {
         $changed = [];
-        foreach ($apart as $i => $row) {
-            $changed[$i] = $this->known[$i][spl_object_id($row)] ??= Term::of($row, $this->evidence[$i], $this->cells[$i], $this->factors);
+        foreach ($apart as $i => $place) {
+            $changed[$i] = $this->known[$i][$place] ??= $this->term($i, $place);
         }
 
         return $changed;
+    }
+
+    private function term(int $i, int $place): Term
+    {
+        return Term::of($this->evidence[$i]->table()->rows->row($place), $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
     }
 
     /**

@@ -25,7 +25,7 @@ final class Misfit
     {
         $numbers = $terms = [];
         foreach ($evidence as $at => $piece) {
-            $plain = $piece->display->plainProbability($rows[$at], $piece->reading);
+            $plain = $piece->display->plainProbability($rows[$at]->shown, $piece->reading);
             if (null !== $plain) {
                 $terms[] = -2.0 * log(max(1e-6, $plain));
             } elseif (ShownKind::Value === $piece->reading->kind) {

@@ -85,7 +85,7 @@ final readonly class Outcomes
         if ($instrument instanceof PatternInstrument) {
             return array_map(static fn (string $pattern): float => $instrument->probability($row->shown, $pattern), $instrument->patterns());
         }
-        $nothing = $this->display->plainProbability($row, new Reading(ShownKind::Nothing, '')) ?? 0.01;
+        $nothing = $this->display->plainProbability($row->shown, new Reading(ShownKind::Nothing, '')) ?? 0.01;
         $factors = 0.0;
         foreach ($row->moves as $factor => $move) {
             $factors += ($move * ($this->spread[$factor] ?? 1.0)) ** 2;

@@ -7,35 +7,49 @@ namespace YellowProbe\Diagnosis;
 /** All rows of one test in one state: by hypothesis, then by severity. Independent of what was read, so it can be kept. */
 final readonly class PredictionTable
 {
-    /** @var array<string, non-empty-list<Row>> by stem, of those that the test notices */
-    private array $rows;
+    /** Where the row of the house as surveyed is. */
+    public const SOUND = 0;
 
-    /** @var array<string, positive-int> stem of what leaves the test alone => its severities */
-    private array $quiet;
+    /**
+     * @param array<string, non-empty-list<int>> $places  of its rows by stem, of those that the test notices
+     * @param array<string, positive-int>        $quiet   stem of what leaves the test alone => its severities
+     * @param array<string, float>               $factors that rows may move with => its tail
+     */
+    private function __construct(public Rows $rows, private array $places, private array $quiet, public array $factors)
+    {
+    }
 
     /**
      * @param array<string, list<Row>> $rows    by stem of the hypotheses, the sound house's among them
      * @param array<string, float>     $factors that rows may move with => its tail
-     * @param list<string>             $repaired what had been repaired when the test was done
      */
-    public function __construct(array $rows, public array $factors = [], private array $repaired = [])
+    public static function of(array $rows, array $factors = []): self
     {
-        $noticed = $quiet = [];
-        $sound = $rows[Hypothesis::SOUND][0] ?? null;
-        foreach ($rows as $stem => $own) {
-            if (Hypothesis::SOUND !== $stem && [] !== $own && [] === array_filter($own, static fn (Row $row): bool => $row !== $sound)) {
-                $quiet[$stem] = \count($own);
-            } elseif ([] !== $own) {
-                $noticed[$stem] = $own;
+        $distinct = $known = $places = $quiet = [];
+        // The sound house's row comes first.
+        foreach (array_intersect_key($rows, [Hypothesis::SOUND => true]) + $rows as $stem => $own) {
+            $at = [];
+            foreach ($own as $row) {
+                $id = spl_object_id($row);
+                if (!isset($known[$id])) {
+                    $known[$id] = \count($distinct);
+                    $distinct[] = $row;
+                }
+                $at[] = $known[$id];
+            }
+            if (Hypothesis::SOUND !== $stem && [] !== $at && isset($rows[Hypothesis::SOUND]) && self::SOUND === max($at)) {
+                $quiet[$stem] = \count($at);
+            } elseif ([] !== $at) {
+                $places[$stem] = $at;
             }
         }
-        $this->rows = $noticed;
-        $this->quiet = $quiet;
+
+        return new self(Rows::of($distinct), $places, $quiet, $factors);
     }
 
     public function has(Hypothesis $hypothesis): bool
     {
-        return isset($this->rows[$hypothesis->stem]) || isset($this->quiet[$hypothesis->stem]);
+        return isset($this->places[$hypothesis->stem]) || isset($this->quiet[$hypothesis->stem]);
     }
 
     /** @return list<Row> by severity, and last the sound house's where the cause comes and goes */
@@ -47,65 +61,17 @@ final readonly class PredictionTable
     /** @return list<Row> by severity, while the cause is there */
     public function there(Hypothesis $hypothesis): array
     {
-        if ([] !== $this->repaired && [] !== array_intersect(Hypothesis::repairsOf($hypothesis->id), $this->repaired)) {
-            return [] === $hypothesis->both ? array_fill(0, \count($hypothesis->ohms()), $this->sound()) : $this->superposed(...$hypothesis->both);
-        }
+        return array_map($this->rows->row(...), $this->places($hypothesis));
+    }
 
+    /** @return list<int> places of the rows by severity, while the cause is there */
+    public function places(Hypothesis $hypothesis): array
+    {
         if (isset($this->quiet[$hypothesis->stem])) {
-            return array_fill(0, $this->quiet[$hypothesis->stem], $this->sound());
+            return array_fill(0, $this->quiet[$hypothesis->stem], self::SOUND);
         }
 
-        return $this->rows[$hypothesis->stem] ?? ([] === $hypothesis->both ? throw new \LogicException("$hypothesis->id was not worked out for this test.") : $this->superposed(...$hypothesis->both));
-    }
-
-    /**
-     * A pair that was not worked out for this test: where only one of its faults is noticed it shows what that one does, and
-     * where both are, the one that moves the reading farther. That one fault hides another is not in it.
-     *
-     * @return list<Row>
-     */
-    private function superposed(Hypothesis $one, Hypothesis $other): array
-    {
-        $sound = $this->sound();
-        $rows = [];
-        foreach ($this->narrowed($one) as $first) {
-            foreach ($this->narrowed($other) as $second) {
-                $rows[] = match (true) {
-                    $first === $sound => $second,
-                    $second === $sound => $first,
-                    $first->shown->kind !== $sound->shown->kind => $first,
-                    $second->shown->kind !== $sound->shown->kind => $second,
-                    default => abs($first->z - $sound->z) >= abs($second->z - $sound->z) ? $first : $second,
-                };
-            }
-        }
-
-        return $rows;
-    }
-
-    /** @return list<Row> of the severities that count */
-    private function narrowed(Hypothesis $hypothesis): array
-    {
-        $rows = $this->there($hypothesis);
-
-        return [] === $hypothesis->severities || \count($rows) === \count($hypothesis->severities) ? $rows : array_map(static fn (int $at): Row => $rows[$at], $hypothesis->severities);
-    }
-
-    /**
-     * What the test would show after these repairs.
-     *
-     * @param list<string> $repaired
-     */
-    public function after(array $repaired): self
-    {
-        return [] === $repaired ? $this : new self($this->all(), $this->factors, $repaired);
-    }
-
-    /** These rows and those of other causes. */
-    public function with(self $other): self
-    {
-        // What only the other knows and leaves its test alone moves it by nothing here either.
-        return new self($this->all() + $other->all($this->sound()), $this->factors + $other->factors, $this->repaired);
+        return $this->places[$hypothesis->stem] ?? ([] === $hypothesis->both ? throw new \LogicException("$hypothesis->id was not worked out for this test.") : $this->superposed(...$hypothesis->both));
     }
 
     /** How many severities a cause has that the test does not notice; 0 for one that it does. */
@@ -114,46 +80,87 @@ final readonly class PredictionTable
         return $this->quiet[$hypothesis->stem] ?? 0;
     }
 
-    /** @return array<string, list<Row>> */
-    private function all(?Row $sound = null): array
-    {
-        $all = $this->rows;
-        foreach ($this->quiet as $stem => $severities) {
-            $all[$stem] = array_fill(0, $severities, $sound ?? $this->sound());
-        }
-
-        return $all;
-    }
-
     public function sound(): Row
     {
-        return $this->rows[Hypothesis::SOUND][0];
+        return $this->rows->row(self::SOUND);
     }
 
-    /** @return array{list<string>, string, array<string, list<int>>, array<string, positive-int>, array<string, float>, list<string>} */
-    public function __serialize(): array
+    /**
+     * What the test would show after these repairs. A pair of which one fault is repaired shows what the other does.
+     *
+     * @param list<string> $repaired
+     */
+    public function after(array $repaired): self
     {
-        $rows = $names = $places = $stems = [];
-        foreach ($this->rows as $stem => $own) {
-            foreach ($own as $row) {
-                if (!isset($places[spl_object_id($row)])) {
-                    $places[spl_object_id($row)] = \count($rows);
-                    $rows[] = $row;
-                    $names += $row->moves;
-                }
-                $stems[$stem][] = $places[spl_object_id($row)];
+        if ([] === $repaired) {
+            return $this;
+        }
+        [$places, $quiet] = [$this->places, $this->quiet];
+        foreach (array_keys($places + $quiet) as $stem) {
+            $faults = Hypothesis::repairsOf($stem);
+            if ([] === array_intersect($faults, $repaired)) {
+                continue;
+            }
+            if (1 === \count($faults)) {
+                $quiet[$stem] ??= \count($places[$stem]);
+            } else {
+                unset($quiet[$stem]);
+            }
+            unset($places[$stem]);
+        }
+
+        return new self($this->rows, $places, $quiet, $this->factors);
+    }
+
+    /** These rows and those of other causes. */
+    public function with(self $other): self
+    {
+        $own = \count($this->rows);
+        if (0 === $own) {
+            return $other;
+        }
+        // What only the other knows and leaves its test alone moves it by nothing here either.
+        $places = array_map(static fn (array $places): array => array_map(static fn (int $place): int => self::SOUND === $place ? self::SOUND : $own + $place, $places), array_diff_key($other->places, $this->quiet));
+
+        return new self(
+            $this->rows->and($other->rows),
+            $this->places + $places,
+            $this->quiet + array_diff_key($other->quiet, $this->places),
+            $this->factors + $other->factors,
+        );
+    }
+
+    /**
+     * A pair that was not worked out for this test: where only one of its faults is noticed it shows what that one does, and
+     * where both are, the one that moves the reading farther. That one fault hides another is not in it.
+     *
+     * @return list<int>
+     */
+    private function superposed(Hypothesis $one, Hypothesis $other): array
+    {
+        $sound = $this->rows->kind(self::SOUND);
+        $far = fn (int $place): float => abs($this->rows->zs[$place] - $this->rows->zs[self::SOUND]);
+        $places = [];
+        foreach ($this->narrowed($one) as $first) {
+            foreach ($this->narrowed($other) as $second) {
+                $places[] = match (true) {
+                    self::SOUND === $first => $second,
+                    self::SOUND === $second => $first,
+                    $this->rows->kind($first) !== $sound => $first,
+                    $this->rows->kind($second) !== $sound => $second,
+                    default => $far($first) >= $far($second) ? $first : $second,
+                };
             }
         }
-        $factors = array_map(strval(...), array_keys($names));
 
-        return [$factors, PackedRows::packed($rows, $factors), $stems, $this->quiet, $this->factors, $this->repaired];
+        return $places;
     }
 
-    /** @param array{list<string>, string, array<string, non-empty-list<int>>, array<string, positive-int>, array<string, float>, list<string>} $data */
-    public function __unserialize(array $data): void
+    /** @return list<int> places of the severities that count */
+    private function narrowed(Hypothesis $hypothesis): array
     {
-        [$names, $packed, $stems, $this->quiet, $this->factors, $this->repaired] = $data;
-        $rows = PackedRows::unpacked($packed, $names);
-        $this->rows = array_map(static fn (array $places): array => array_map(static fn (int $place): Row => $rows[$place], $places), $stems);
+        $places = $this->places($hypothesis);
+
+        return [] === $hypothesis->severities || \count($places) === \count($hypothesis->severities) ? $places : array_map(static fn (int $at): int => $places[$at], $hypothesis->severities);
     }
 }

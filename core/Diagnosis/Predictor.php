@@ -18,7 +18,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '15';
+    public const VERSION = '16';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -102,7 +102,7 @@ final class Predictor
             }
         }
 
-        return new PredictionTable($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads));
+        return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads));
     }
 
     /** What the house as surveyed shows, with its spread. */

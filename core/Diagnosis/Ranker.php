@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\Condition;
+
 /** Probability of every cause after everything that was read. The order of the evidence does not matter. */
 final class Ranker
 {
@@ -33,12 +35,19 @@ final class Ranker
     /** @var array<string, LikelihoodResult> of rows of one episode, as far as they say that it was there */
     private array $glanced = [];
 
-    /** @var array<string, list<array{string, array<int, Row>}>> stem => by severity, the rows that are not the sound house's, by place in the evidence, and a key of them */
+    /** @var array<string, list<array{string, array<int, int>}>> stem => by severity, the places of the rows that are not the sound house's, by place in the evidence, and a key of them */
     private array $apart = [];
+
+    /** @var array<string, array<string, non-empty-array<int, int>>> by kind */
+    private array $episodes = [];
+
+    /** @var list<PredictionTable> by reading */
+    private readonly array $tables;
 
     /** @param list<Evidence> $evidence in the one order */
     private function __construct(private readonly array $evidence)
     {
+        $this->tables = array_map(static fn (Evidence $piece): PredictionTable => $piece->table(), $evidence);
         $this->likelihood = new Likelihood($evidence);
         $this->sound = $this->likelihood->sound();
     }
@@ -63,7 +72,9 @@ final class Ranker
             }
             self::weigh($standings);
         } while ($found);
-        usort($standings, static fn (Standing $a, Standing $b): int => [$b->probability, $a->hypothesis->id] <=> [$a->probability, $b->hypothesis->id]);
+        $probabilities = array_map(static fn (Standing $standing): float => $standing->probability, $standings);
+        $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
+        array_multisort($probabilities, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $standings);
 
         return new Ranking($standings, $ranker->evidence, $ranker->best($standings[0])->spread());
     }
@@ -133,12 +144,8 @@ final class Ranker
      */
     private function atTimes(Hypothesis $hypothesis, array $results, bool $whole): Standing
     {
-        $episodes = [];
         $brings = $hypothesis->conditions();
-        foreach ($this->evidence as $at => $piece) {
-            $episodes[$piece->exposure->flag($brings)][$at] = $at;
-        }
-        ksort($episodes);
+        $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
         $logs = $now = [];
         foreach ($results as $severity => $always) {
             $logs[$severity] = $this->sound->log - log(\count($results));
@@ -165,6 +172,22 @@ final class Ranker
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $this->sound->each : $results[$best]->each, [...$shares, $quiet]);
     }
 
+    /**
+     * @param list<Condition> $brings what brings a fault out
+     *
+     * @return array<string, non-empty-array<int, int>> readings for which it is either there or not, the latest last
+     */
+    private function episodes(array $brings): array
+    {
+        $episodes = [];
+        foreach ($this->evidence as $at => $piece) {
+            $episodes[$piece->exposure->flag($brings)][$at] = $at;
+        }
+        ksort($episodes);
+
+        return $episodes;
+    }
+
     /** @param array<int, int> $episode readings in which it is there */
     private function thereIn(Hypothesis $hypothesis, int $severity, array $episode, bool $whole): LikelihoodResult
     {
@@ -189,25 +212,23 @@ final class Ranker
         return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $least ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
     }
 
-    /** @return list<array{string, array<int, Row>}> */
+    /** @return list<array{string, array<int, int>}> */
     private function apart(Hypothesis $hypothesis): array
     {
         if (isset($this->apart[$hypothesis->stem])) {
             return $this->apart[$hypothesis->stem];
         }
         $apart = [] === $this->evidence ? array_fill(0, \count($hypothesis->ohms()), []) : [];
-        foreach ($this->evidence as $at => $piece) {
-            $table = $piece->table();
+        foreach ($this->tables as $at => $table) {
             $quiet = $table->quiet($hypothesis);
             if ($quiet > 0) {
                 $apart += array_fill(0, $quiet, []);
                 continue;
             }
-            $sound = $table->sound();
-            foreach ($table->there($hypothesis) as $severity => $row) {
+            foreach ($table->places($hypothesis) as $severity => $place) {
                 $apart[$severity] ??= [];
-                if ($row !== $sound) {
-                    $apart[$severity][$at] = $row;
+                if (PredictionTable::SOUND !== $place) {
+                    $apart[$severity][$at] = $place;
                 }
             }
         }
@@ -215,18 +236,18 @@ final class Ranker
         return $this->apart[$hypothesis->stem] = array_map(static fn (array $rows): array => [self::key($rows), $rows], $apart);
     }
 
-    /** @param array<int, Row> $apart */
+    /** @param array<int, int> $apart */
     private static function key(array $apart): string
     {
         $key = '';
-        foreach ($apart as $at => $row) {
-            $key .= $at.':'.spl_object_id($row).',';
+        foreach ($apart as $at => $place) {
+            $key .= $at.':'.$place.',';
         }
 
         return $key;
     }
 
-    /** @param array<int, Row> $apart */
+    /** @param array<int, int> $apart */
     private function given(string $key, array $apart, bool $whole): LikelihoodResult
     {
         return $whole ? $this->whole[$key] ??= $this->likelihood->of($apart) : $this->near[$key] ??= $this->likelihood->near($apart);

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Installation\House;
-use YellowProbe\Instrument\Measurement;
-
 /** All causes in the order of their probability, and the same grouped so that a person can act on it. */
 final class Ranking
 {
@@ -34,50 +31,6 @@ final class Ranking
         }
         ksort($repaired);
         $this->repaired = array_values($repaired);
-    }
-
-    /** @return array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} as plain values to be kept */
-    public function export(): array
-    {
-        $standings = $pairs = [];
-        $first = $this->standings[0]->each ?? [];
-        foreach ($this->standings as $standing) {
-            $hypothesis = $standing->hypothesis;
-            // Most causes leave most readings alone: what differs from the leading one is kept.
-            $apart = array_filter($standing->each, static fn (float $log, int $at): bool => $log !== $first[$at], \ARRAY_FILTER_USE_BOTH);
-            $standings[$hypothesis->id] = [$standing->probability, $standing->log, $apart, $standing->severities];
-            if ([] !== $hypothesis->both) {
-                $pairs[] = [$hypothesis->both[0]->id, $hypothesis->both[0]->severities, $hypothesis->both[1]->id, $hypothesis->both[1]->severities, $hypothesis->prior];
-            }
-        }
-
-        return ['spread' => $this->spread, 'pairs' => $pairs, 'first' => $first, 'standings' => $standings];
-    }
-
-    /**
-     * @param list<Hypothesis>                                                                                                                                                                                               $hypotheses the same singles that were ranked
-     * @param list<Evidence>                                                                                                                                                                                                 $evidence
-     * @param array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $plain
-     * @param (\Closure(House, Measurement, non-empty-list<Hypothesis>): PredictionTable)|null $sketch where tables of pairs come from
-     */
-    public static function restore(House $house, array $hypotheses, array $evidence, array $plain, ?\Closure $sketch = null): self
-    {
-        $byId = [];
-        foreach ($hypotheses as $hypothesis) {
-            $byId[$hypothesis->id] = $hypothesis;
-        }
-        foreach ($plain['pairs'] as [$one, $ones, $other, $others, $prior]) {
-            $pair = Hypothesis::pair($byId[$one]->narrowed($ones), $byId[$other]->narrowed($others), $prior);
-            $byId[$pair->id] = $pair;
-        }
-        $standings = [];
-        foreach ($plain['standings'] as $id => [$probability, $log, $apart, $severities]) {
-            $standing = new Standing($byId[$id], $log, [] === $apart ? $plain['first'] : array_values(array_replace($plain['first'], $apart)), $severities);
-            $standing->probability = $probability;
-            $standings[] = $standing;
-        }
-
-        return new self($standings, Ranker::ordered(Pairs::among($house, Pairs::best($standings), $evidence, $sketch)), $plain['spread']);
     }
 
     /**

@@ -7,6 +7,8 @@ namespace YellowProbe\Diagnosis;
 /** What the fit asks of one row beside one reading again and again. */
 final class Term
 {
+    private const STILL = 1e-9;
+
     /** @var array<int, float>|null the covariance of the factors times the moves, once {@see SoundFit} has worked it out */
     public ?array $carried = null;
 
@@ -24,26 +26,25 @@ final class Term
     {
     }
 
-    /** @param array<string, int> $factors factor => place in the system */
-    public static function of(Row $row, Evidence $piece, Cell $cell, array $factors): self
+    /**
+     * @param float              $log     log-probability with the factors free
+     * @param array<string, int> $factors factor => place in the system
+     */
+    public static function of(Row $row, float $log, Evidence $piece, Cell $cell, array $factors): self
     {
-        $plain = $piece->display->plainProbability($row, $piece->reading);
-        if (null !== $plain) {
-            return new self([], [], 1.0, 0.0, 1.0, 0.0, log($cell->honest * $plain + $cell->slip), true);
+        if (null !== $piece->display->plainProbability($row->shown, $piece->reading)) {
+            return new self([], [], 1.0, 0.0, 1.0, 0.0, $log, true);
         }
         $moves = [];
         foreach ($row->moves as $factor => $move) {
-            if (isset($factors[$factor]) && abs($move) > 1e-9) {
+            if (isset($factors[$factor]) && abs($move) > self::STILL) {
                 $moves[$factors[$factor]] = $move;
             }
         }
         ksort($moves);
         $variance = $row->sigma ** 2 + $cell->variance;
-        $free = array_sum(array_map(static fn (float $move): float => $move * $move, $moves));
-        $own = $cell->honest * Noise::of($cell->low, $cell->high, $row->z, $variance, $free);
-        $any = $own + $cell->slip;
 
-        return new self(array_keys($moves), array_values($moves), $variance, $row->z, $row->sigma, $own / $any / $variance, log($any), false);
+        return new self(array_keys($moves), array_values($moves), $variance, $row->z, $row->sigma, max(0.0, 1.0 - $cell->slip / exp($log)) / $variance, $log, false);
     }
 
     /**

@@ -44,6 +44,11 @@ final class Labels
     /** "neutral of Way 4 at the neutral bar". */
     public static function joint(House $house, string $joint): string
     {
+        return Known::once($house, "label of $joint", static fn (): string => self::jointOf($house, $joint));
+    }
+
+    private static function jointOf(House $house, string $joint): string
+    {
         $found = $house->joint($joint);
         if (null === $found) {
             return $joint;
@@ -72,16 +77,30 @@ final class Labels
     /** Whether another core of its kind lands on the same part, as both ends of a ring do. */
     private static function isOneOfTwo(House $house, Core $core, string $at): bool
     {
-        $part = $house->terminals[$at]->part;
-        $circuit = $house->cables[$core->cable]->circuit;
-        foreach ($house->cables as $cable) {
-            $other = $cable->cores[$core->key] ?? null;
-            if (null !== $other && $other !== $core && $cable->circuit === $circuit && \in_array($part, array_map(static fn (?string $terminal): string => null === $terminal ? '' : $house->terminals[$terminal]->part, $other->ends), true)) {
-                return true;
-            }
-        }
+        return 1 < self::landings($house)[self::landing($house, $core, $at)];
+    }
 
-        return false;
+    /** @return array<string, int> how many cores of one kind and circuit land on each part */
+    private static function landings(House $house): array
+    {
+        return Known::once($house, 'landings', static function () use ($house): array {
+            $landings = [];
+            foreach ($house->cables as $cable) {
+                foreach ($cable->cores as $core) {
+                    $own = array_map(static fn (?string $at): string => null === $at ? '' : self::landing($house, $core, $at), $core->ends);
+                    foreach (array_unique($own) as $landing) {
+                        $landings[$landing] = ($landings[$landing] ?? 0) + 1;
+                    }
+                }
+            }
+
+            return $landings;
+        });
+    }
+
+    private static function landing(House $house, Core $core, string $at): string
+    {
+        return "{$house->cables[$core->cable]->circuit} $core->key {$house->terminals[$at]->part}";
     }
 
     /** An element of the network: a conductor of a cable, what is inside a part, or what a fault adds. */

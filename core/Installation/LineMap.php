@@ -44,6 +44,12 @@ final class LineMap
     /** @return array{stops: list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}>, returns: list<array{from: string|null, to: string|null, cable: string}>, ring: bool} */
     public static function of(House $house, string $circuit): array
     {
+        return Known::once($house, "line map of $circuit", static fn (): array => self::drawn($house, $circuit));
+    }
+
+    /** @return array{stops: list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}>, returns: list<array{from: string|null, to: string|null, cable: string}>, ring: bool} */
+    private static function drawn(House $house, string $circuit): array
+    {
         $map = new self($house, $circuit);
         $column = 0;
         foreach ($map->around['@board'] ?? [] as [$cable, $part]) {

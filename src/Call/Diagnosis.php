@@ -14,6 +14,7 @@ use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\KeptRanking;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
@@ -45,12 +46,8 @@ final readonly class Diagnosis
     {
         $house = self::house($journal);
         $hypotheses = $this->hypotheses($house, $journal);
-        $evidence = $this->evidence($house, $journal, static fn (): array => $hypotheses);
-        // Several requests of a page ask for the same ranking: it is computed by one of them.
-        $sketch = $this->sketch(...);
-        $plain = $this->predictions->get($this->asked('ranking', $house, $journal, $evidence), static fn (): array => Pairs::rank($house, $hypotheses, $evidence, $sketch)->export());
 
-        return Ranking::restore($house, $hypotheses, $evidence, $plain, $sketch);
+        return $this->ranked($house, $journal, $hypotheses, $this->evidence($house, $journal, $hypotheses));
     }
 
     /**
@@ -67,9 +64,28 @@ final readonly class Diagnosis
     public function viewed(Journal $journal, \Closure $make): mixed
     {
         $house = self::house($journal);
-        $evidence = $this->evidence($house, $journal, fn (): array => $this->hypotheses($house, $journal));
+        $hypotheses = $this->hypotheses($house, $journal);
+        $evidence = $this->evidence($house, $journal, $hypotheses);
 
-        return $this->predictions->get($this->asked('viewed', $house, $journal, $evidence), fn (): mixed => $make($this->rank($journal)));
+        return $this->predictions->get($this->asked('viewed', $house, $journal, $evidence), fn (): mixed => $make($this->ranked($house, $journal, $hypotheses, $evidence)));
+    }
+
+    /**
+     * Several requests of a page ask for the same ranking: it is computed by one of them.
+     *
+     * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
+     * @param list<Evidence>                         $evidence
+     */
+    private function ranked(House $house, Journal $journal, \Closure $hypotheses, array $evidence): Ranking
+    {
+        $new = null;
+        $kept = $this->predictions->get($this->asked('ranking', $house, $journal, $evidence), function () use ($house, $hypotheses, $evidence, &$new): KeptRanking {
+            $new = Pairs::rank($house, $hypotheses(), $evidence, $this->sketch(...));
+
+            return KeptRanking::of($new);
+        });
+
+        return $new ?? $kept->restored($house, $hypotheses(), $evidence, $this->sketch(...));
     }
 
     private static function house(Journal $journal): House
@@ -77,12 +93,16 @@ final readonly class Diagnosis
         return $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
     }
 
-    /** @return non-empty-list<Hypothesis> */
-    private function hypotheses(House $house, Journal $journal): array
+    /** @return \Closure(): non-empty-list<Hypothesis> worked out once, when they are first asked for */
+    private function hypotheses(House $house, Journal $journal): \Closure
     {
-        $repaired = $journal->repaired();
+        $known = null;
 
-        return array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
+        return function () use ($house, $journal, &$known): array {
+            $repaired = $journal->repaired();
+
+            return $known ??= array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
+        };
     }
 
     /**
@@ -92,24 +112,28 @@ final readonly class Diagnosis
      */
     private function evidence(House $house, Journal $journal, \Closure $hypotheses): array
     {
-        $evidence = [];
+        $evidence = $tables = [];
         $readings = $journal->readings();
         $exposures = Episodes::of($readings);
         foreach ($readings as $at => $reading) {
             // What a repair without a name has changed nobody can say.
-            if (null === $reading->withdrawn && null !== $reading->connection && !\in_array(Hypothesis::ELSE, $reading->repaired, true)) {
-                $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
-                $evidence[] = new Evidence(
-                    $reading->source->id->toRfc4122(),
-                    $measurement,
-                    ReadingParser::parse($reading->raw, $reading->instrument),
-                    fn (): PredictionTable => $this->table($house, $measurement, $hypotheses),
-                    self::where($house, $measurement),
-                    $exposures[$at],
-                    null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
-                    $reading->repaired,
-                );
+            if (null !== $reading->withdrawn || null === $reading->connection || \in_array(Hypothesis::ELSE, $reading->repaired, true)) {
+                continue;
             }
+            $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
+            $evidence[] = new Evidence(
+                $reading->source->id->toRfc4122(),
+                $measurement,
+                ReadingParser::parse($reading->raw, $reading->instrument),
+                // What is measured again has the same table.
+                function () use ($house, $measurement, $hypotheses, &$tables): PredictionTable {
+                    return $tables[$measurement->hash()] ??= $this->table($house, $measurement, $hypotheses);
+                },
+                self::where($house, $measurement),
+                $exposures[$at],
+                null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
+                $reading->repaired,
+            );
         }
 
         return $evidence;
@@ -172,7 +196,7 @@ final readonly class Diagnosis
     {
         $item = $this->predictions->getItem(self::key('sketch', $house, [$measurement->hash()]));
         $kept = $item->get();
-        $kept = $kept instanceof PredictionTable ? $kept : new PredictionTable([]);
+        $kept = $kept instanceof PredictionTable ? $kept : PredictionTable::of([]);
         $missing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::ELSE !== $hypothesis->id && !$kept->has($hypothesis)));
         if ([] !== $missing) {
             $kept = Predictor::sketch($house, $measurement, [Hypothesis::sound(1.0), ...$missing])->with($kept);

@@ -31,10 +31,10 @@ final class LikelihoodTest extends TestCase
         // 0.04 on the line is 0.04 · √(0.5² + c²) in ohms there, c being the unit of the display.
         $ohms = 0.04 * hypot(0.5, $display->unit);
         $cell = Normal::between((0.515 - 0.5) / $ohms, (0.525 - 0.5) / $ohms);
-        $evidence = self::evidence('low-ohm', '0.52');
+        $evidence = self::evidence('low-ohm', '0.52', Likelihood::BLUNDER, null, $row);
         $expected = log((1 - Likelihood::BLUNDER) * $cell + Likelihood::BLUNDER * $display->broad($evidence->reading));
 
-        self::assertEqualsWithDelta($expected, (new Likelihood([$evidence]))->of([$row])->log, 1e-9);
+        self::assertEqualsWithDelta($expected, (new Likelihood([$evidence]))->of([1])->log, 1e-9);
     }
 
     public function testASharedFactorIsIntegratedAsASumOverItDoes(): void
@@ -43,7 +43,7 @@ final class LikelihoodTest extends TestCase
         $display = new Display(Instruments::get('low-ohm'));
         foreach ([['0.62', '0.63'], ['0.50', '0.51'], ['0.56', '0.50']] as $typed) {
             $rows = [new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]), new Row(Shown::value(0.51), $display->z(0.51), 0.03, ['length' => 0.2])];
-            $evidence = [self::evidence('low-ohm', $typed[0]), self::evidence('low-ohm', $typed[1])];
+            $evidence = [self::evidence('low-ohm', $typed[0], Likelihood::BLUNDER, null, $rows[0]), self::evidence('low-ohm', $typed[1], Likelihood::BLUNDER, null, $rows[1])];
             $sum = 0.0;
             for ($step = -2000; $step <= 2000; ++$step) {
                 $theta = $step / 400.0;
@@ -57,7 +57,7 @@ final class LikelihoodTest extends TestCase
                 $sum += $product;
             }
 
-            self::assertEqualsWithDelta(log($sum), (new Likelihood($evidence))->of($rows)->log, 0.12, implode(' ', $typed));
+            self::assertEqualsWithDelta(log($sum), (new Likelihood($evidence))->of([1, 1])->log, 0.12, implode(' ', $typed));
         }
     }
 
@@ -68,14 +68,15 @@ final class LikelihoodTest extends TestCase
         $row = static fn (float $ohms, float $length, float $gain): Row => new Row(Shown::value($ohms), $display->z($ohms), 0.03, ['length' => $length, 'gain' => $gain]);
         $typed = ['0.56', '0.48', '0.75', '1.12', '0.33'];
         $ohms = [0.5, 0.45, 0.7, 1.0, 0.3];
-        $evidence = array_map(static fn (string $shown, float $value): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, $row($value, 0.15, 0.05)), $typed, $ohms);
+        $other = [[$row(0.6, 0.15, 0.05)], [$row(0.47, 0.15, 0.05)], [$row(0.7, 0.15, 0.05)], [$row(1.05, 0.02, 0.09)], []];
+        $evidence = array_map(static fn (string $shown, float $value, array $others): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, $row($value, 0.15, 0.05), ...$others, ...[$row(2.0 * $value, 0.01, 0.01)]), $typed, $ohms, $other);
         $likelihood = new Likelihood($evidence);
 
-        foreach ([[], [1 => $row(0.47, 0.15, 0.05)], [0 => $row(0.6, 0.15, 0.05), 3 => $row(1.05, 0.02, 0.09)]] as $apart) {
+        foreach ([[], [1 => 1], [0 => 1, 3 => 1]] as $apart) {
             self::assertEqualsWithDelta($likelihood->of($apart)->log, $likelihood->near($apart)->log, 0.12);
         }
         // What four readings contradict is not likely beside the fit either.
-        $far = array_map(static fn (float $value): Row => $row(2.0 * $value, 0.01, 0.01), \array_slice($ohms, 0, 4));
+        $far = [2, 2, 2, 2];
         self::assertLessThan($likelihood->sound()->log - 8.0, $likelihood->near($far)->log);
         self::assertLessThan($likelihood->sound()->log - 8.0, $likelihood->of($far)->log);
     }
@@ -86,9 +87,9 @@ final class LikelihoodTest extends TestCase
         $good = new Row(Shown::value(0.5), $display->z(0.5), 0.03, []);
         $bad = new Row(Shown::value(5.0), $display->z(5.0), 0.03, []);
         $against = static function (float $blunder) use ($good, $bad): float {
-            $likelihood = new Likelihood([self::evidence('low-ohm', '0.50', $blunder)]);
+            $likelihood = new Likelihood([self::evidence('low-ohm', '0.50', $blunder, null, $good, $bad)]);
 
-            return $likelihood->of([$good])->log - $likelihood->of([$bad])->log;
+            return $likelihood->of([1])->log - $likelihood->of([2])->log;
         };
         self::assertGreaterThan(5.0, $against(Likelihood::BLUNDER));
         self::assertLessThan($against(Likelihood::BLUNDER) - 3.0, $against(Likelihood::DOUBTED));
@@ -99,8 +100,8 @@ final class LikelihoodTest extends TestCase
     {
         $display = new Display(Instruments::get('low-ohm'));
         $row = new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]);
-        $one = (new Likelihood([self::evidence('low-ohm', '0.55')]))->of([$row])->spread()['length'];
-        $two = (new Likelihood([self::evidence('low-ohm', '0.55'), self::evidence('low-ohm', '0.56')]))->of([$row, $row])->spread()['length'];
+        $one = (new Likelihood([self::evidence('low-ohm', '0.55', Likelihood::BLUNDER, null, $row)]))->of([1])->spread()['length'];
+        $two = (new Likelihood([self::evidence('low-ohm', '0.55', Likelihood::BLUNDER, null, $row), self::evidence('low-ohm', '0.56', Likelihood::BLUNDER, null, $row)]))->of([1, 1])->spread()['length'];
 
         self::assertLessThan(0.25, $one);
         self::assertLessThan($one, $two);
@@ -140,10 +141,12 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($cell('0.50')[0], $cell('0.5')[0]);
     }
 
-    private static function evidence(string $slug, string $typed, float $blunder = Likelihood::BLUNDER, ?Row $sound = null): Evidence
+    /** @param Row ...$others rows of the table behind the sound one's */
+    private static function evidence(string $slug, string $typed, float $blunder = Likelihood::BLUNDER, ?Row $sound = null, Row ...$others): Evidence
     {
         $instrument = Instruments::get($slug);
+        $table = PredictionTable::of([Hypothesis::SOUND => [$sound ?? new Row(Shown::value(0.5), 0.0, 1.0, [])], 'others' => array_values($others)], ['length' => 1.0, 'gain' => 1.0]);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => new PredictionTable([Hypothesis::SOUND => [$sound ?? new Row(Shown::value(0.5), 0.0, 1.0, [])]], ['length' => 1.0, 'gain' => 1.0]), 'somewhere', new Exposure(), $blunder);
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => $table, 'somewhere', new Exposure(), $blunder);
     }
 }

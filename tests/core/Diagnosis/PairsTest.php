@@ -9,12 +9,12 @@ use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\KeptRanking;
 use YellowProbe\Diagnosis\Misfit;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
-use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Story;
@@ -60,9 +60,9 @@ final class PairsTest extends TestCase
         self::assertNotSame([], $lead->reasons(), 'a pair says what speaks for it');
 
         // Kept and restored, it is the same, its pairs among it.
-        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $kept */
-        $kept = unserialize(serialize($ranking->export()));
-        $again = Ranking::restore(self::$house, self::space(), array_reverse($evidence), $kept);
+        $kept = unserialize(serialize(KeptRanking::of($ranking)));
+        self::assertInstanceOf(KeptRanking::class, $kept);
+        $again = $kept->restored(self::$house, self::space(), array_reverse($evidence));
         self::assertSame($lead->reasons(), $again->suspects()[0]->reasons());
     }
 
@@ -101,7 +101,7 @@ final class PairsTest extends TestCase
                 for ($at = 0; $at < 5; ++$at) {
                     $row = new Row(Shown::value(5.0), $display->z(5.0), 0.02, ['length' => 0.1]);
                     $z = $row->z + 0.1 * $length + 0.02 * $dice->normal() + ('two far off' === $case && $at < 2 ? 0.3 : 0.0);
-                    $evidence[] = new Evidence("$at", new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse(\sprintf('%.3f', $display->unit * sinh($z)), $instrument), static fn (): PredictionTable => new PredictionTable([]), '');
+                    $evidence[] = new Evidence("$at", new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse(\sprintf('%.3f', $display->unit * sinh($z)), $instrument), static fn (): PredictionTable => PredictionTable::of([]), '');
                     $rows[] = $row;
                 }
                 $odd[$case] += (int) (Misfit::tail($evidence, $rows) < 0.01);

@@ -14,6 +14,7 @@ use YellowProbe\Diagnosis\Fit;
 use YellowProbe\Diagnosis\Forecast;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\KeptRanking;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
@@ -124,9 +125,9 @@ final class RankerTest extends TestCase
         $evidence = self::evidence(Fault::at(self::$house, 'borrowed-neutral', 'stair~up')->change(self::$house), ['residual-pair:stair:low', 'zs:a.front:L-E']);
         $space = self::space(['residual-trip']);
         $ranking = Ranker::rank($space, $evidence);
-        /** @var array{spread: array<string, float>, pairs: list<array{string, list<int>, string, list<int>, float}>, first: list<float>, standings: array<string, array{float, float, array<int, float>, list<float>}>} $kept */
-        $kept = unserialize(serialize($ranking->export()));
-        $again = Ranking::restore(self::$house, $space, array_reverse($evidence), $kept);
+        $kept = unserialize(serialize(KeptRanking::of($ranking)));
+        self::assertInstanceOf(KeptRanking::class, $kept);
+        $again = $kept->restored(self::$house, $space, array_reverse($evidence));
 
         self::assertEquals($ranking->standings, $again->standings);
         self::assertSame($ranking->suspects()[0]->reasons(), $again->suspects()[0]->reasons());

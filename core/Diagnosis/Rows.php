@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Instrument\Shown;
+use YellowProbe\Instrument\ShownKind;
+
+/**
+ * The rows of a table, each known by its place. Most are only glanced at: what a glance needs is at hand column by column,
+ * the rest stays packed until a row is asked for, so that a table that was kept is read back in a fraction of the time.
+ */
+final class Rows implements \Countable
+{
+    /** @var array<string, ShownKind> by letter */
+    private const KINDS = ['v' => ShownKind::Value, 'o' => ShownKind::Over, 'n' => ShownKind::Nothing, 'p' => ShownKind::Pattern];
+
+    private const BYTES = 8;
+
+    /**
+     * @param string                  $kinds   a letter for each row
+     * @param list<float>             $zs      {@see Row}
+     * @param list<float>             $sigmas
+     * @param list<float>             $squares sum of the squares of all moves
+     * @param list<string>            $factors that rows may move with
+     * @param string                  $packed  row by row as doubles: value, through, a move for each factor, or not a number
+     * @param array<int, list<float>> $levels  of patterns, by place
+     * @param array<int, Row>         $made    by place, those made so far
+     */
+    private function __construct(private string $kinds, public array $zs, public array $sigmas, private array $squares, private array $factors, private string $packed, private array $levels, private array $made = [])
+    {
+    }
+
+    /** @param list<Row> $rows */
+    public static function of(array $rows): self
+    {
+        $factors = [];
+        foreach ($rows as $row) {
+            $factors += $row->moves;
+        }
+        $factors = array_map(strval(...), array_keys($factors));
+        $kinds = $packed = '';
+        $zs = $sigmas = $squares = $levels = [];
+        foreach ($rows as $place => $row) {
+            $kinds .= array_search($row->shown->kind, self::KINDS, true);
+            $zs[] = $row->z;
+            $sigmas[] = $row->sigma;
+            $squares[] = self::square($row->moves);
+            $packed .= self::pack($row, $factors);
+            if ([] !== $row->shown->levels) {
+                $levels[$place] = $row->shown->levels;
+            }
+        }
+
+        return new self($kinds, $zs, $sigmas, $squares, $factors, $packed, $levels, $rows);
+    }
+
+    public function count(): int
+    {
+        return \strlen($this->kinds);
+    }
+
+    /** These rows, and behind them others. */
+    public function and(self $other): self
+    {
+        $levels = $this->levels;
+        foreach ($other->levels as $place => $list) {
+            $levels[$this->count() + $place] = $list;
+        }
+        $factors = [...$this->factors, ...array_diff($other->factors, $this->factors)];
+
+        return new self($this->kinds.$other->kinds, [...$this->zs, ...$other->zs], [...$this->sigmas, ...$other->sigmas], [...$this->squares, ...$other->squares], $factors, $this->packedFor($factors).$other->packedFor($factors), $levels);
+    }
+
+    public function row(int $place): Row
+    {
+        return $this->made[$place] ??= $this->make($place);
+    }
+
+    public function kind(int $place): ShownKind
+    {
+        return self::KINDS[$this->kinds[$place]];
+    }
+
+    /**
+     * @param array<string, int> $factors that are free => anything
+     *
+     * @return list<float> variance that they bring to each row on the display's line
+     */
+    public function freed(array $factors): array
+    {
+        if ([] === array_diff($this->factors, array_keys($factors))) {
+            return $this->squares;
+        }
+        $freed = [];
+        for ($place = 0; $place < $this->count(); ++$place) {
+            $freed[] = self::square(array_intersect_key($this->row($place)->moves, $factors));
+        }
+
+        return $freed;
+    }
+
+    /** @return array{string, string, list<string>, string, array<int, list<float>>} */
+    public function __serialize(): array
+    {
+        return [$this->kinds, pack('e*', ...$this->zs, ...$this->sigmas, ...$this->squares), $this->factors, $this->packed, $this->levels];
+    }
+
+    /** @param array{string, string, list<string>, string, array<int, list<float>>} $data */
+    public function __unserialize(array $data): void
+    {
+        [$this->kinds, $columns, $this->factors, $this->packed, $this->levels] = $data;
+        /** @var list<float> $doubles */
+        $doubles = array_values(unpack('e*', $columns) ?: []);
+        $count = \strlen($this->kinds);
+        $this->zs = \array_slice($doubles, 0, $count);
+        $this->sigmas = \array_slice($doubles, $count, $count);
+        $this->squares = \array_slice($doubles, 2 * $count);
+        $this->made = [];
+    }
+
+    private function make(int $place): Row
+    {
+        $width = 2 + \count($this->factors);
+        /** @var list<float> $doubles */
+        $doubles = array_values(unpack("e$width", $this->packed, self::BYTES * $width * $place) ?: []);
+        $moves = [];
+        foreach ($this->factors as $at => $factor) {
+            if (!is_nan($doubles[2 + $at])) {
+                $moves[$factor] = $doubles[2 + $at];
+            }
+        }
+
+        return new Row(match ($this->kind($place)) {
+            ShownKind::Value => Shown::value($doubles[0], $doubles[1]),
+            ShownKind::Over => Shown::over($doubles[0]),
+            ShownKind::Nothing => Shown::nothing(),
+            ShownKind::Pattern => Shown::levels($this->levels[$place]),
+        }, $this->zs[$place], $this->sigmas[$place], $moves);
+    }
+
+    /** @param list<string> $factors these and perhaps more */
+    private function packedFor(array $factors): string
+    {
+        if ($factors === $this->factors) {
+            return $this->packed;
+        }
+        $packed = '';
+        for ($place = 0; $place < $this->count(); ++$place) {
+            $packed .= self::pack($this->row($place), $factors);
+        }
+
+        return $packed;
+    }
+
+    /** @param list<string> $factors */
+    private static function pack(Row $row, array $factors): string
+    {
+        return pack('e*', $row->shown->value, $row->shown->through, ...array_map(static fn (string $factor): float => $row->moves[$factor] ?? \NAN, $factors));
+    }
+
+    /** @param array<string, float> $moves */
+    private static function square(array $moves): float
+    {
+        $square = 0.0;
+        foreach ($moves as $move) {
+            $square += $move * $move;
+        }
+
+        return $square;
+    }
+}
