@@ -43,6 +43,10 @@ final readonly class DiagnosisViews
     private const MOST_STEPS = 8;
     private const MOST_PLACES = 6;
 
+    public function __construct(private Kept $kept)
+    {
+    }
+
     public function ranking(House $house, Ranking $ranking): RankingView
     {
         $suspects = [];
@@ -149,7 +153,7 @@ final readonly class DiagnosisViews
     private function outcomes(House $house, Measurement $measurement, Ranking $ranking): array
     {
         $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
-        $table = Predictor::sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], $standings))])->after($ranking->repaired);
+        $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], $standings))])->after($ranking->repaired);
         /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
         $groups = [];
         foreach ($standings as $standing) {

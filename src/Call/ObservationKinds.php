@@ -22,7 +22,7 @@ use YellowProbe\Safety\IsolationScope;
 /** What each kind of observation must hold, and what is made of it when it is stored. */
 final readonly class ObservationKinds
 {
-    public function __construct(private ReadingVerdict $readings, private Diagnosis $diagnosis, private TradeData $trade)
+    public function __construct(private ReadingVerdict $readings, private Rankings $rankings, private TradeData $trade)
     {
     }
 
@@ -249,7 +249,7 @@ final readonly class ObservationKinds
         if (null === Knowing::tryFrom($payload->string('knowing', ''))) {
             throw Problem::invalid('/payload/knowing', 'Say how it is known: measured, seen, inferred or assumed.');
         }
-        $ranking = $this->diagnosis->rank($journal);
+        $ranking = $this->rankings->rank($journal);
         foreach ($ranking->suspects() as $suspect) {
             foreach ($suspect->standings as $standing) {
                 if ($standing->hypothesis->id === $id) {

@@ -6,12 +6,14 @@ namespace App\Controller;
 
 use App\Api\Answer;
 use App\Api\Body;
+use App\Api\Later;
 use App\Api\Problem;
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
 use App\Call\CallStore;
 use App\Call\CallViews;
 use App\Call\ObservationStore;
+use App\Call\Rankings;
 use App\Call\Seen;
 use App\Entity\Call;
 use App\Entity\User;
@@ -80,13 +82,21 @@ final readonly class CallController
 
     #[Route('/api/calls/{id}/observations', methods: ['POST'])]
     #[OA\Post(path: '/api/calls/{id}/observations', operationId: 'observe', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'kind', 'at', 'payload'], properties: [new OA\Property(property: 'id', type: 'string', format: 'uuid'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'at', type: 'string'), new OA\Property(property: 'payload', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'Stored, or stored before', content: new OA\JsonContent(ref: CallDetail::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function observe(string $id, Request $request, #[CurrentUser] User $user, ObservationStore $observations): JsonResponse
+    public function observe(string $id, Request $request, #[CurrentUser] User $user, ObservationStore $observations, Rankings $rankings, Later $later): JsonResponse
     {
         $call = $this->calls->find($user, $id);
         $body = Body::of($request);
         $observations->store($user, $call, $body->id(), $body->text('kind', 20), $body->instant('at'), $body->fields->object('payload'));
 
-        return $this->answer($call, 201);
+        $journal = $this->calls->journal($call);
+        if (null !== $journal->house) {
+            // The page asks for it next: while its request is on the way the ranking is already being made.
+            $later->add(static function () use ($rankings, $journal): void {
+                $rankings->view($journal);
+            });
+        }
+
+        return Answer::of($this->views->detail($call, $journal), 201);
     }
 
     private function answer(Call $call, int $status = 200): JsonResponse

@@ -19,6 +19,7 @@ use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
 use App\Call\Journal;
 use App\Call\MapViews;
+use App\Call\Rankings;
 use App\Call\TradeData;
 use App\Entity\Call;
 use App\Entity\User;
@@ -29,7 +30,6 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Candidate;
-use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
@@ -45,7 +45,7 @@ final readonly class DiagnosisController
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private CallStore $calls, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later)
+    public function __construct(private CallStore $calls, private Rankings $rankings, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later)
     {
     }
 
@@ -53,9 +53,9 @@ final readonly class DiagnosisController
     #[OA\Get(path: '/api/calls/{id}/ranking', operationId: 'ranking', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What still fits', content: new OA\JsonContent(ref: RankingView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function ranking(string $id, #[CurrentUser] User $user): JsonResponse
     {
-        [, $journal, $house] = $this->open($user, $id);
+        [, $journal] = $this->open($user, $id);
 
-        return Answer::of($this->diagnosis->viewed($journal, fn (Ranking $ranking): RankingView => $this->views->ranking($house, $ranking)));
+        return Answer::of($this->rankings->view($journal));
     }
 
     #[Route('/api/calls/{id}/contradictions', methods: ['GET'])]
@@ -63,7 +63,7 @@ final readonly class DiagnosisController
     public function contradictions(string $id, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->diagnosis->rank($journal);
+        $ranking = $this->rankings->rank($journal);
 
         return Answer::of($this->views->contradictions($ranking, $this->diagnosis->contradictions($house, $ranking)));
     }
@@ -73,7 +73,7 @@ final readonly class DiagnosisController
     public function nextTests(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->diagnosis->rank($journal);
+        $ranking = $this->rankings->rank($journal);
         $now = $journal->state();
 
         $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), self::practice($request));
@@ -97,7 +97,7 @@ final readonly class DiagnosisController
         $obstacle = Obstacle::of($house, $measurement);
         $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isolations()->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
-        return Answer::of($this->views->prediction($house, $this->diagnosis->rank($journal), $measurement, $cautions));
+        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions));
     }
 
     #[Route('/api/calls/{id}/preparations', methods: ['POST'])]
@@ -106,7 +106,7 @@ final readonly class DiagnosisController
     {
         [, $journal, $house] = $this->open($user, $id);
         $measurement = self::measurement($request, $house, $journal);
-        $this->later->add(fn () => $this->diagnosis->prepare($house, $this->diagnosis->rank($journal), $measurement));
+        $this->later->add(fn () => $this->diagnosis->prepare($house, $this->rankings->rank($journal), $measurement));
 
         return new Response('', Response::HTTP_ACCEPTED);
     }
@@ -128,7 +128,7 @@ final readonly class DiagnosisController
     public function map(string $id, #[CurrentUser] User $user, MapViews $maps, TradeData $trade): JsonResponse
     {
         [$call, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->diagnosis->rank($journal);
+        $ranking = $this->rankings->rank($journal);
 
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
     }

@@ -9,7 +9,7 @@ use App\Api\Problem;
 use App\Api\View\ScopeView;
 use App\Api\View\WayBackView;
 use App\Call\CallStore;
-use App\Call\Diagnosis;
+use App\Call\Rankings;
 use App\Entity\User;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -28,7 +28,7 @@ final readonly class SafetyController
 
     #[Route('/api/calls/{id}/isolation-scope', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/isolation-scope', operationId: 'isolationScope', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'place', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'level', required: true, schema: new OA\Schema(type: 'string', enum: ['circuit', 'board']))], responses: [new OA\Response(response: 200, description: 'What to open, what stays live, what to try', content: new OA\JsonContent(ref: ScopeView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function scope(string $id, Request $request, #[CurrentUser] User $user, Diagnosis $diagnosis): JsonResponse
+    public function scope(string $id, Request $request, #[CurrentUser] User $user, Rankings $rankings): JsonResponse
     {
         $journal = $this->calls->journal($this->calls->find($user, $id));
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet: isolate the whole board, and treat every conductor as live until it is proved.');
@@ -40,7 +40,7 @@ final readonly class SafetyController
         if (!\in_array($level, [IsolationScope::CIRCUIT, IsolationScope::BOARD], true)) {
             throw Problem::invalid('/level', 'Expected circuit or board.');
         }
-        $scope = IsolationScope::of($house, $place, $level, $journal->state(), $diagnosis->rank($journal));
+        $scope = IsolationScope::of($house, $place, $level, $journal->state(), $rankings->rank($journal));
 
         return Answer::of(new ScopeView($scope->off, $scope->stays, $scope->warns, $scope->pairs));
     }

@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { notifyManager, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { api, got } from './client';
+import { api, got, type Schemas } from './client';
 import * as outbox from './outbox';
 
 export function useMe() {
@@ -79,15 +79,26 @@ export function usePrepared(id: string, instrument: string, connection: Connecti
     });
 }
 
+/** What the page of a call asks for only once the ranking is there: it must not hold that up. */
+const FOLLOWS: unknown[] = ['map', 'prediction', 'consistency', 'next', 'contradictions'];
+
+/** The answer is the call as it is now; what hangs on it is asked for again in the same breath, the ranking first. */
+async function stored(client: QueryClient, detail: Schemas['CallDetail']): Promise<void> {
+    const hangs = (follows: boolean) => ({ queryKey: ['call', detail.call.id], predicate: ({ queryKey }: { queryKey: readonly unknown[] }) => queryKey.length > 2 && FOLLOWS.includes(queryKey[2]) === follows });
+    const ranked = notifyManager.batch(() => {
+        client.setQueryData(['call', detail.call.id], detail);
+        return client.invalidateQueries(hangs(false));
+    });
+    await ranked;
+    await client.invalidateQueries(hangs(true));
+}
+
 /** Stores an observation through the outbox and shows the call as it is then. */
 export function useObserve(callId: string) {
     const client = useQueryClient();
     return useMutation({
-        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload), (detail) => client.setQueryData(['call', detail.call.id], detail)),
-        onSuccess: () => {
-            void client.invalidateQueries({ queryKey: ['call', callId] });
-            void client.invalidateQueries({ queryKey: ['calls'] });
-        },
+        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload), (detail) => void stored(client, detail)),
+        onSuccess: () => void client.invalidateQueries({ queryKey: ['calls'] }),
     });
 }
 

@@ -3,8 +3,8 @@ import { api, got } from '../api/client';
 import { Mark } from '../ui/parts';
 
 /** Readings that have to agree, whatever the house is like; each with its sum. */
-export function Agreements({ callId, readings }: { callId: string; readings: number }) {
-    const found = useQuery({ queryKey: ['call', callId, 'consistency', readings], queryFn: () => got(api.GET('/api/calls/{id}/consistency', { params: { path: { id: callId } } })), enabled: readings > 1 });
+export function Agreements({ callId, readings, isRanked }: { callId: string; readings: number; isRanked: boolean }) {
+    const found = useQuery({ queryKey: ['call', callId, 'consistency', readings], queryFn: () => got(api.GET('/api/calls/{id}/consistency', { params: { path: { id: callId } } })), enabled: readings > 1 && isRanked, placeholderData: (old) => old });
     if (!found.data || found.data.length === 0) {
         return null;
     }

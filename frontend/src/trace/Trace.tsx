@@ -231,7 +231,7 @@ export function Trace({ detail }: { detail: Detail }) {
                             setPane('map');
                         }}
                     />
-                    <Agreements callId={callId} readings={detail.readings.length} />
+                    <Agreements callId={callId} readings={detail.readings.length} isRanked={isRanked} />
                     <div className="mt-5">
                         <Ledger detail={detail} />
                     </div>

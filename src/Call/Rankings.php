@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Call;
+
+use App\Api\Problem;
+use App\Api\View\RankingView;
+use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\KeptRanking;
+use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Diagnosis\Pairs;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+
+/** The ranking of a call: worked out once for everything that it depends on, whichever request asks for it first. */
+final readonly class Rankings
+{
+    public function __construct(private Kept $kept, private TradeData $trade, private DiagnosisViews $views)
+    {
+    }
+
+    /** @throws Problem when the call has no house yet */
+    public function rank(Journal $journal): Ranking
+    {
+        [$house, $hypotheses, $evidence, $on] = $this->asked($journal);
+        $kept = $this->kept->find('ranking', $house, $on);
+        if (!$kept instanceof KeptRanking) {
+            $new = $this->compute($house, $hypotheses, $evidence, $on)[1];
+            if (null !== $new) {
+                return $new;
+            }
+            $kept = $this->kept->find('ranking', $house, $on);
+        }
+
+        return $kept instanceof KeptRanking
+            ? $kept->restored($house, $hypotheses(), $evidence, $this->kept->sketch(...))
+            : Pairs::rank($house, $hypotheses(), $evidence, $this->kept->sketch(...));
+    }
+
+    /**
+     * The ranking as a page shows it.
+     *
+     * @throws Problem when the call has no house yet
+     */
+    public function view(Journal $journal): RankingView
+    {
+        return $this->compute(...$this->asked($journal))[0];
+    }
+
+    /**
+     * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
+     * @param list<Evidence>                         $evidence
+     * @param list<mixed>                            $on
+     *
+     * @return array{RankingView, Ranking|null} the ranking itself when it was this request that worked it out
+     */
+    private function compute(House $house, \Closure $hypotheses, array $evidence, array $on): array
+    {
+        $new = null;
+        $view = $this->kept->get('ranking view', $house, $on, function () use ($house, $hypotheses, $evidence, $on, &$new): RankingView {
+            $new = Pairs::rank($house, $hypotheses(), $evidence, $this->kept->sketch(...));
+            // Kept before the view is: who waits for that one finds this one too.
+            $this->kept->keep('ranking', $house, $on, KeptRanking::of($new));
+
+            return $this->views->ranking($house, $new);
+        });
+
+        return [$view, $new];
+    }
+
+    /**
+     * @return array{House, \Closure(): non-empty-list<Hypothesis>, list<Evidence>, list<mixed>} what a ranking is made of, and all that it depends on
+     *
+     * @throws Problem when the call has no house yet
+     */
+    private function asked(Journal $journal): array
+    {
+        $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
+        $hypotheses = $this->hypotheses($house, $journal);
+        $evidence = $this->evidence($house, $journal, $hypotheses);
+
+        return [$house, $hypotheses, $evidence, [self::read($evidence), [$journal->story(), $this->trade->rates()->version], $journal->repaired()]];
+    }
+
+    /**
+     * @param list<Evidence> $evidence
+     *
+     * @return list<mixed> what of the readings a ranking depends on
+     */
+    public static function read(array $evidence): array
+    {
+        return array_map(static fn (Evidence $piece): array => [$piece->id, $piece->measurement->hash(), $piece->reading->raw, $piece->exposure->key(), $piece->blunder, $piece->repaired], $evidence);
+    }
+
+    /** @return \Closure(): non-empty-list<Hypothesis> worked out once, when they are first asked for */
+    private function hypotheses(House $house, Journal $journal): \Closure
+    {
+        $known = null;
+
+        return function () use ($house, $journal, &$known): array {
+            $repaired = $journal->repaired();
+
+            return $known ??= array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), HypothesisSpace::of($house, $this->trade->rates(), $journal->story()));
+        };
+    }
+
+    /**
+     * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
+     *
+     * @return list<Evidence> the readings that say something of this house
+     */
+    private function evidence(House $house, Journal $journal, \Closure $hypotheses): array
+    {
+        $evidence = $tables = [];
+        $readings = $journal->readings();
+        $exposures = Episodes::of($readings);
+        foreach ($readings as $at => $reading) {
+            // What a repair without a name has changed nobody can say.
+            if (null !== $reading->withdrawn || null === $reading->connection || \in_array(Hypothesis::ELSE, $reading->repaired, true)) {
+                continue;
+            }
+            $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
+            $evidence[] = new Evidence(
+                $reading->source->id->toRfc4122(),
+                $measurement,
+                ReadingParser::parse($reading->raw, $reading->instrument),
+                // What is measured again has the same table.
+                function () use ($house, $measurement, $hypotheses, &$tables): PredictionTable {
+                    return $tables[$measurement->hash()] ??= $this->kept->table($house, $measurement, $hypotheses);
+                },
+                Diagnosis::where($house, $measurement),
+                $exposures[$at],
+                null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
+                $reading->repaired,
+            );
+        }
+
+        return $evidence;
+    }
+}
