@@ -6,7 +6,7 @@ namespace App\Call;
 
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Component\Lock\LockFactory;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
@@ -17,13 +17,17 @@ use YellowProbe\Instrument\Measurement;
 /** What was computed once and is kept between requests; prediction tables do not depend on what was read. */
 final readonly class Kept
 {
-    public function __construct(#[Autowire(service: 'cache.predictions')] private CacheInterface&CacheItemPoolInterface $pool)
+    /** Locks of one name; each is a file, so there must not be one for every key. */
+    private const LOCKS = 64;
+
+    public function __construct(#[Autowire(service: 'cache.predictions')] private CacheItemPoolInterface $pool, private LockFactory $locks)
     {
     }
 
     /**
      * @template T
      *
+     * @param string                  $what rankings are locked first, then tables
      * @param array<array-key, mixed> $on   what it depends on beside the house and the version of the computation
      * @param \Closure(): T           $make one request works it out, others that ask meanwhile wait for it
      *
@@ -31,7 +35,25 @@ final readonly class Kept
      */
     public function get(string $what, House $house, array $on, \Closure $make): mixed
     {
-        return $this->pool->get(self::key($what, $house, $on), static fn (): mixed => $make());
+        $key = self::key($what, $house, $on);
+        $item = $this->pool->getItem($key);
+        if (!$item->isHit()) {
+            // Locks of one name are taken inside those of another in one order only, so nobody waits in a circle.
+            $lock = $this->locks->createLock($what.' '.crc32($key) % self::LOCKS);
+            $lock->acquire(true);
+            try {
+                $item = $this->pool->getItem($key);
+                if (!$item->isHit()) {
+                    $this->pool->save($item->set($make()));
+                }
+            } finally {
+                $lock->release();
+            }
+        }
+        /** @var T */
+        $value = $item->get();
+
+        return $value;
     }
 
     /**
