@@ -6,16 +6,12 @@ namespace App\Call;
 
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
-use App\Api\View\CorrectionView;
 use App\Api\View\EarlierVisitView;
 use App\Api\View\IsolationStepView;
-use App\Api\View\JudgementView;
 use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
-use App\Api\View\PairedReadingView;
 use App\Api\View\PickView;
 use App\Api\View\ProofView;
-use App\Api\View\ReadingView;
 use App\Api\View\StateView;
 use App\Entity\Call;
 use App\Entity\Observation;
@@ -62,7 +58,7 @@ final readonly class CallViews
             null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house), $journal->state()),
             $this->isolation($journal),
             array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->isolations()->proofs()),
-            array_map(fn (TakenReading $reading): ReadingView => $this->reading($reading, $journal), $journal->readings()),
+            ReadingViews::of($journal),
             array_map($this->observation(...), $journal->observations),
             array_map($this->earlier(...), $this->calls->earlier($call)),
             array_map(static fn (Observation $observation): string => $observation->id->toRfc4122(), $journal->unsettled()),
@@ -142,62 +138,7 @@ final readonly class CallViews
         return $views;
     }
 
-    private function reading(TakenReading $reading, Journal $journal): ReadingView
-    {
-        $source = $reading->source;
-        $verdict = new Attributes($source->verdict, '');
-        $payload = new Attributes($source->payload, '');
-        $judgements = array_map(static fn (Attributes $judgement): JudgementView => new JudgementView($judgement->string('limit'), $judgement->string('verdict'), $judgement->string('sentence'), $judgement->string('working'), $judgement->string('source')), array_values($verdict->map('judgements')));
-
-        return new ReadingView(
-            $source->id->toRfc4122(),
-            self::time($source->clientAt),
-            $source->author->name,
-            $reading->instrument->slug(),
-            $reading->instrument->words(),
-            $reading->raw,
-            $payload->string('raw'),
-            $verdict->string('where', $payload->string('near', '')),
-            null !== $reading->connection,
-            $reading->withdrawn,
-            $reading->doubted,
-            array_map(static fn (array $correction): CorrectionView => new CorrectionView($correction['id'], $correction['raw'], $correction['reason']), $reading->corrections),
-            $verdict->has('expected') ? $verdict->string('expected') : null,
-            $verdict->has('range') ? $verdict->string('range') : null,
-            $verdict->has('fit') ? $verdict->string('fit') : null,
-            $judgements,
-            $verdict->strings('cautions'),
-            $reading->proof,
-            true === ($source->verdict['proves'] ?? false),
-            $reading->connection->terminals ?? [],
-            $reading->connection->around ?? [],
-            null === $journal->house ? [] : array_map(static fn (StateChange $change): string => $change->words($journal->house), State::resting($journal->house)->changesTo(State::fromArray($source->state))),
-            self::paired($reading, $journal),
-        );
-    }
-
-    /** The same test in another state, the latest before this one. */
-    private static function paired(TakenReading $reading, Journal $journal): ?PairedReadingView
-    {
-        if (null === $reading->connection || null === $journal->house) {
-            return null;
-        }
-        $state = State::fromArray($reading->source->state);
-        $found = null;
-        foreach ($journal->readings() as $earlier) {
-            if ($earlier->source->position >= $reading->source->position) {
-                break;
-            }
-            $changes = null === $earlier->withdrawn && $earlier->instrument->slug() === $reading->instrument->slug() && $earlier->connection?->toArray() === $reading->connection->toArray() ? State::fromArray($earlier->source->state)->changesTo($state) : [];
-            if ([] !== $changes && $earlier->proof === $reading->proof) {
-                $found = new PairedReadingView($earlier->raw, array_map(static fn (StateChange $change): string => $change->words($journal->house), $changes));
-            }
-        }
-
-        return $found;
-    }
-
-    private static function time(\DateTimeImmutable $at): string
+    public static function time(\DateTimeImmutable $at): string
     {
         return $at->format('Y-m-d\TH:i:s\Z');
     }

@@ -17,7 +17,6 @@ use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Planner;
-use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
@@ -111,7 +110,7 @@ final readonly class DiagnosisViews
     /** @param list<string> $cautions */
     public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions): PredictionView
     {
-        $expectation = new Expectation(Predictor::sound($house, $measurement), $measurement->instrument);
+        $expectation = new Expectation($this->kept->sound($house, $measurement), $measurement->instrument);
         $path = CurrentPath::of($house, $measurement);
 
         return new PredictionView(

@@ -39,13 +39,16 @@ final readonly class Isolations
     /** Whether it closes a device that the isolation opened, or a main. */
     private function energises(Observation $observation): bool
     {
+        if ('done' !== $observation->kind) {
+            return false;
+        }
         $opened = null === $this->journal->house ? [] : array_map(static fn (Part $main): string => $main->id, States::mains($this->journal->house));
         foreach ($this->journal->observations as $earlier) {
             foreach ('isolation' === $earlier->kind ? $this->journal->changes($earlier) : [] as $change) {
                 $opened[] = $change->subject;
             }
         }
-        foreach ('done' === $observation->kind ? $this->journal->changes($observation) : [] as $change) {
+        foreach ($this->journal->changes($observation) as $change) {
             if ('set' === $change->operation && 'on' === $change->value && \in_array($change->subject, $opened, true)) {
                 return true;
             }

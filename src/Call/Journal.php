@@ -22,12 +22,17 @@ use YellowProbe\Procedure\States;
 use YellowProbe\Safety\IsolationScope;
 
 /** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
-final readonly class Journal
+final class Journal
 {
     public const VERDICTS = ['cured', 'explained', 'not-found', 'passed-on'];
 
+    private ?State $state = null;
+
+    /** @var list<TakenReading>|null */
+    private ?array $readings = null;
+
     /** @param list<Observation> $observations in the order they were stored */
-    public function __construct(public array $observations, public ?House $house)
+    public function __construct(public readonly array $observations, public readonly ?House $house)
     {
     }
 
@@ -46,6 +51,11 @@ final readonly class Journal
 
     /** The fold of everything that was done. */
     public function state(): State
+    {
+        return $this->state ??= $this->folded();
+    }
+
+    private function folded(): State
     {
         $state = null === $this->house ? State::fromArray([]) : State::resting($this->house);
         foreach ($this->observations as $observation) {
@@ -89,6 +99,12 @@ final readonly class Journal
     /** @return list<TakenReading> */
     public function readings(): array
     {
+        return $this->readings ??= $this->taken();
+    }
+
+    /** @return list<TakenReading> */
+    private function taken(): array
+    {
         $withdrawn = $corrections = $placed = $doubted = [];
         foreach ($this->observations as $observation) {
             $payload = new Attributes($observation->payload, '');
@@ -102,9 +118,11 @@ final readonly class Journal
             };
         }
         $readings = [];
-        $proof = false;
+        $repaired = null;
         foreach ($this->observations as $at => $observation) {
-            $proof = $proof || 'repaired' === $observation->kind;
+            if ('repaired' === $observation->kind) {
+                $repaired = $this->repaired($at + 1);
+            }
             if ('measured' !== $observation->kind) {
                 continue;
             }
@@ -120,8 +138,8 @@ final readonly class Journal
                 [] === $connection || null === $this->house ? null : Connection::read($connection, $instrument, $this->house, '/connection'),
                 $withdrawn[$id] ?? null,
                 $own,
-                $proof,
-                $this->repaired($at),
+                null !== $repaired,
+                $repaired ?? [],
                 $doubted[$id] ?? null,
             );
         }

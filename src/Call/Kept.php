@@ -10,6 +10,7 @@ use Symfony\Component\Lock\LockFactory;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Row;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Measurement;
@@ -70,6 +71,12 @@ final readonly class Kept
     public function keep(string $what, House $house, array $on, mixed $value): void
     {
         $this->pool->save($this->pool->getItem(self::key($what, $house, $on))->set($value));
+    }
+
+    /** What the house as surveyed shows: asked for when the leads are on, and again when the reading is judged. */
+    public function sound(House $house, Measurement $measurement): Row
+    {
+        return $this->get('sound', $house, [$measurement->hash()], static fn (): Row => Predictor::sound($house, $measurement));
     }
 
     /** @param \Closure(): list<Hypothesis> $hypotheses */

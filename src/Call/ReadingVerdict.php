@@ -28,7 +28,7 @@ use YellowProbe\Rules\Verdict;
 /** A reading judged as it is stored: against every limit that applies and against what the house should show. */
 final readonly class ReadingVerdict
 {
-    public function __construct(private TradeData $trade)
+    public function __construct(private TradeData $trade, private Kept $kept)
     {
     }
 
@@ -63,7 +63,7 @@ final readonly class ReadingVerdict
         $measurement = new Measurement($journal->state(), $instrument, $connection);
         $cautions = self::cautions($house, $measurement, $journal);
         try {
-            $row = Predictor::sound($house, $measurement);
+            $row = $this->kept->sound($house, $measurement);
         } catch (HouseError $e) {
             throw Problem::invalid('/payload/connection'.$e->path, $e->getMessage());
         }

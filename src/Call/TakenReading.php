@@ -24,4 +24,10 @@ final readonly class TakenReading
     public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null)
     {
     }
+
+    /** The same for readings of one test, whatever the state of the house; null while its point is not in the house yet. */
+    public function test(): ?string
+    {
+        return null === $this->connection ? null : $this->instrument->slug().' '.serialize($this->connection->toArray());
+    }
 }
