@@ -38,9 +38,8 @@ final readonly class Hypothesis
      */
     private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false)
     {
-        $repairs = array_values(array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND]));
         $this->repair = match (true) {
-            [] !== $both => [] === $repairs ? self::SOUND : implode('&', $repairs),
+            [] !== $both => implode('&', array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND])) ?: self::SOUND,
             $isRepaired || FaultNature::Survey === $kind?->nature() => self::SOUND,
             default => $stem,
         };

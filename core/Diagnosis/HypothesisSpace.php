@@ -43,7 +43,7 @@ final class HypothesisSpace
             $weights = array_sum(array_map(static fn ($site): float => $site->weight, $sites));
             $own = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $site) {
-                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] !== array_intersect($behind, $site->places) || [] === $site->places ? 1.0 : self::ELSEWHERE);
+                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
                 if ($own > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);
@@ -61,7 +61,7 @@ final class HypothesisSpace
      *
      * @param list<string> $tripped
      *
-     * @return list<string>|null null when none is named
+     * @return array<string, true>|null null when none is named
      */
     private static function behind(House $house, array $tripped): ?array
     {
@@ -77,7 +77,7 @@ final class HypothesisSpace
             }
         }
 
-        return array_map(strval(...), array_keys($places));
+        return $places;
     }
 
     /**

@@ -32,6 +32,9 @@ final class Ranker
     /** @var array<string, LikelihoodResult> of rows beside the sound house's fit */
     private array $near = [];
 
+    /** @var array<string, list<LikelihoodResult>> by stem and severity, beside the sound house's fit */
+    private array $beside = [];
+
     /** @var array<string, LikelihoodResult> of rows of one episode, as far as they say that it was there */
     private array $glanced = [];
 
@@ -202,7 +205,8 @@ final class Ranker
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
         $apart = $this->apart($hypothesis);
-        $near = array_map(fn (array $rows): LikelihoodResult => $this->given($rows[0], $rows[1], false), $apart);
+        // A fault that stays and the same one coming and going show the same while they are there.
+        $near = $this->beside[$hypothesis->stem] ??= array_map(fn (array $rows): LikelihoodResult => $this->given($rows[0], $rows[1], false), $apart);
         if (!$whole) {
             return $near;
         }

@@ -101,10 +101,23 @@ final readonly class House
     /** @return list<Part> in the order of their ids */
     public function partsOfKind(string ...$kinds): array
     {
-        $found = array_filter($this->parts, static fn (Part $part): bool => \in_array($part->kind, $kinds, true));
+        $found = array_merge(...array_map(fn (string $kind): array => $this->byKind()[$kind] ?? [], $kinds));
         ksort($found);
 
         return array_values($found);
+    }
+
+    /** @return array<string, array<string, Part>> kind => id => part */
+    private function byKind(): array
+    {
+        return Known::once($this, 'parts by kind', function (): array {
+            $kinds = [];
+            foreach ($this->parts as $part) {
+                $kinds[$part->kind][$part->id] = $part;
+            }
+
+            return $kinds;
+        });
     }
 
     /**

@@ -21,8 +21,12 @@ final readonly class ObservationStore
     {
     }
 
-    /** @throws Problem when it cannot be stored; nothing is half-written */
-    public function store(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, Attributes $payload): Observation
+    /**
+     * @return Journal with what was stored
+     *
+     * @throws Problem when it cannot be stored; nothing is half-written
+     */
+    public function store(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, Attributes $payload): Journal
     {
         $known = $this->entities->find(Observation::class, $id);
         if (null !== $known) {
@@ -30,7 +34,7 @@ final readonly class ObservationStore
                 throw Problem::conflict('This id already stands for another observation. Make a new id; the one stored stays as it is.', '/id');
             }
 
-            return $known;
+            return $this->calls->journal($call);
         }
         $journal = $this->calls->journal($call);
         $verdict = $this->kinds->verdict($kind, $payload, $journal);
@@ -57,6 +61,6 @@ final readonly class ObservationStore
             throw Problem::conflict('Somebody else added to this call at the same moment. Send the same request again.', '/id');
         }
 
-        return $observation;
+        return new Journal([...$journal->observations, $observation], $journal->house);
     }
 }

@@ -86,9 +86,7 @@ final readonly class CallController
     {
         $call = $this->calls->find($user, $id);
         $body = Body::of($request);
-        $observations->store($user, $call, $body->id(), $body->text('kind', 20), $body->instant('at'), $body->fields->object('payload'));
-
-        $journal = $this->calls->journal($call);
+        $journal = $observations->store($user, $call, $body->id(), $body->text('kind', 20), $body->instant('at'), $body->fields->object('payload'));
         if (null !== $journal->house) {
             // The page asks for it next: while its request is on the way the ranking is already being made.
             $later->add(static function () use ($rankings, $journal): void {
