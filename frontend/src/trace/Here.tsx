@@ -29,7 +29,7 @@ export function Here({ controls, callId }: { controls: Schemas['ControlView'][];
                             }
                         }}
                     />
-                    {parting === control.subject && control.value === 'refit' && (
+                    {parting === control.subject && (
                         <Part callId={callId} changes={[{ operation: 'lift', subject: control.subject, value: '', words: control.name, clampFirst: control.clampFirst }]} onParted={() => setParting('')} onClose={() => setParting('')} />
                     )}
                 </div>

@@ -74,7 +74,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     </p>
                     {onLift && !offMap && words.length > 0 && (
                         <Button look="quiet" className="px-1" onClick={onLift}>
-                            Take the leads off
+                            {instrument.leads.length > 0 ? 'Take the leads off' : instrument.slug === 'device-watch' ? 'Another device' : 'Take the clamp off'}
                         </Button>
                     )}
                 </div>

@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import { Refusal, type Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, inputLook, Refused } from '../ui/parts';
-import { amps, CARRIES_AMPS } from './parting';
 
 type Change = Pick<Schemas['LedgerEntry'], 'operation' | 'subject' | 'value' | 'words' | 'clampFirst'>;
 
@@ -20,40 +19,27 @@ export function Part({ callId, changes, onParted, onClose }: Props) {
     const first = changes.filter((change) => change.clampFirst !== null);
     const [raws, setRaws] = useState<Record<string, string>>({});
     const [reason, setReason] = useState('');
-    const [carrying, setCarrying] = useState<Change[]>([]);
-    const lift = (notClamped?: string) => observe.mutate({ kind: 'done', payload: { changes: changes.map(({ operation, subject, value }) => ({ operation, subject, value })), ...(notClamped === undefined ? {} : { notClamped }) } }, { onSuccess: onParted });
-    const clamp = async () => {
-        const found: Change[] = [];
+    const done = (notClamped?: string) => ({ kind: 'done', payload: { changes: changes.map(({ operation, subject, value }) => ({ operation, subject, value })), ...(notClamped === undefined ? {} : { notClamped }) } });
+    const clamped = async () => {
         for (const change of first) {
-            const raw = raws[change.subject] ?? '';
-            await observe.mutateAsync({ kind: 'measured', payload: { instrument: 'clamp', raw, connection: { terminals: [], around: [`+${change.clampFirst}`] } } });
-            const shown = amps(raw);
-            if (shown === null || shown >= CARRIES_AMPS) {
-                found.push(change);
-            }
+            await observe.mutateAsync({ kind: 'measured', payload: { instrument: 'clamp', raw: raws[change.subject] ?? '', connection: { terminals: [], around: [`+${change.clampFirst}`] } } });
         }
-        setCarrying(found);
-        if (found.length === 0) {
-            lift();
-        }
+        await observe.mutateAsync(done());
+        onParted();
     };
+    // The server reads the clamp: amps in it refuse the parting, whatever is said.
+    const carries = observe.error instanceof Refusal && observe.error.pointer === '/payload/changes';
     return (
         <form
             aria-label="Before it is parted"
             className="my-1 space-y-2 border-2 border-ink bg-sheet p-3"
             onSubmit={(event) => {
                 event.preventDefault();
-                clamp().catch(() => undefined); // what went wrong is shown below, and what was typed stays
+                clamped().catch(() => undefined); // what went wrong is shown below, and what was typed stays
             }}
         >
             <p className="font-bold">▲ Clamp before you part a neutral or an earth, even with its breaker off. Amps forbid it; 0 A does not free it.</p>
-            {carrying.length > 0 ? (
-                carrying.map((change) => (
-                    <p key={change.subject} role="alert" className="font-bold text-bad">
-                        ◆ {change.words}: {raws[change.subject]} is in it, breaker off or not: do not part it. It returns another circuit’s current; find whose. The reading is stored.
-                    </p>
-                ))
-            ) : (
+            {!carries && (
                 <>
                     {first.map((change) => (
                         <label key={change.subject} className="block text-sm">
@@ -68,12 +54,13 @@ export function Part({ callId, changes, onParted, onClose }: Props) {
                         Not clamped, because
                         <input className={inputLook} maxLength={200} value={reason} onChange={(event) => setReason(event.target.value)} />
                     </label>
-                    <Button look="quiet" disabled={observe.isPending || reason.trim() === ''} onClick={() => lift(reason)}>
+                    <Button look="quiet" disabled={observe.isPending || reason.trim() === ''} onClick={() => observe.mutate(done(reason), { onSuccess: onParted })}>
                         Lifted without a clamp
                     </Button>
                 </>
             )}
             <Refused error={observe.error} />
+            {carries && <p>What the clamp shows is stored with the readings.</p>}
             <Button look="quiet" onClick={onClose}>
                 Leave it landed
             </Button>
