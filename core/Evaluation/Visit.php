@@ -35,7 +35,7 @@ use YellowProbe\Procedure\TestPlan;
  */
 final class Visit
 {
-    private const MOST_TESTS = 25;
+    private const MOST_TESTS = 60;
     private const MOST_REPAIRS = 3;
 
     /** @var array<string, float> tester => standard normal of this visit */

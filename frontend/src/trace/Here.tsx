@@ -11,8 +11,8 @@ export function Here({ controls, callId }: { controls: Schemas['ControlView'][];
     const [parting, setParting] = useState('');
     const act = (operation: string, subject: string, value: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation, subject, value }] } });
     return (
-        <div className="grid w-full gap-x-8 gap-y-1 sm:grid-cols-2">
-            {controls.some((control) => control.operation === 'joint') && <p className="text-sm font-bold sm:col-span-2">▲ Parted and refitted only dead, and proved dead here.</p>}
+        <div className="grid w-full grid-cols-[repeat(auto-fill,minmax(min(100%,19rem),1fr))] gap-x-8 gap-y-1">
+            {controls.some((control) => control.operation === 'joint') && <p className="col-span-full text-sm font-bold">▲ Parted and refitted only dead, and proved dead here.</p>}
             {controls.map((control) => (
                 <div key={control.operation + control.subject}>
                     <Choice
