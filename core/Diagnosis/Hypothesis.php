@@ -188,6 +188,12 @@ final readonly class Hypothesis
         return [] === $this->severities ? $all : array_map(static fn (int $at): float => $all[$at], $this->severities);
     }
 
+    /** How many severities count: of a pair, every one of the one fault with every one of the other. */
+    public function severities(): int
+    {
+        return [] === $this->both ? \count($this->ohms()) : $this->both[0]->severities() * $this->both[1]->severities();
+    }
+
     /** @return list<Change|null> every severity of the one with every severity of the other */
     private static function together(House $house, self $one, self $other): array
     {

@@ -74,10 +74,10 @@ final readonly class PredictionTable
         return $this->places[$hypothesis->stem] ?? ([] === $hypothesis->both ? throw new \LogicException("$hypothesis->id was not worked out for this test.") : $this->superposed(...$hypothesis->both));
     }
 
-    /** How many severities a cause has that the test does not notice; 0 for one that it does. */
-    public function quiet(Hypothesis $hypothesis): int
+    /** @return list<int> the same; none where the test does not notice the cause */
+    public function noticed(Hypothesis $hypothesis): array
     {
-        return $this->quiet[$hypothesis->stem] ?? 0;
+        return isset($this->quiet[$hypothesis->stem]) ? [] : $this->places($hypothesis);
     }
 
     public function sound(): Row

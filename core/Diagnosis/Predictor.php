@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\Change;
+use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ComplaintTrial;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
@@ -66,6 +68,9 @@ final class Predictor
     /** @param list<Hypothesis> $hypotheses */
     private static function compute(House $house, Measurement $measurement, array $hypotheses, bool $sketched): PredictionTable
     {
+        if ($measurement->instrument instanceof ComplaintTrial) {
+            return self::tried($hypotheses);
+        }
         $display = new Display($measurement->instrument);
         $base = self::bench($house, $measurement, new Factors());
         $spreads = array_intersect_key(Factors::spreads($house), array_fill_keys(self::factors($house, $measurement), true));
@@ -103,6 +108,26 @@ final class Predictor
         }
 
         return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads));
+    }
+
+    /**
+     * The complaint that is tried: every cause brings it back while it is there, what the survey got wrong does not.
+     *
+     * @param list<Hypothesis> $hypotheses
+     */
+    private static function tried(array $hypotheses): PredictionTable
+    {
+        $gone = new Row(ComplaintTrial::shown(false), 0.0, 1.0, []);
+        $there = new Row(ComplaintTrial::shown(true), 0.0, 1.0, []);
+        $rows = [Hypothesis::SOUND => [$gone]];
+        foreach ($hypotheses as $hypothesis) {
+            if (Hypothesis::ELSE !== $hypothesis->id) {
+                $isCause = [] !== array_filter($hypothesis->singles(), static fn (Hypothesis $one): bool => null !== $one->kind && FaultNature::Survey !== $one->kind->nature());
+                $rows[$hypothesis->stem] = array_fill(0, $hypothesis->severities(), $isCause ? $there : $gone);
+            }
+        }
+
+        return PredictionTable::of($rows);
     }
 
     /** What the house as surveyed shows, with its spread. */

@@ -97,8 +97,14 @@ final class Ranker
     /** @param list<Standing> $standings */
     private static function weigh(array $standings): void
     {
-        $top = max([-\INF, ...array_map(static fn (Standing $standing): float => $standing->log, $standings)]);
-        $sum = array_sum(array_map(static fn (Standing $standing): float => exp($standing->log - $top), $standings));
+        $top = -\INF;
+        foreach ($standings as $standing) {
+            $top = max($top, $standing->log);
+        }
+        $sum = 0.0;
+        foreach ($standings as $standing) {
+            $sum += exp($standing->log - $top);
+        }
         foreach ($standings as $standing) {
             $standing->probability = exp($standing->log - $top) / $sum;
         }
@@ -222,22 +228,20 @@ final class Ranker
         if (isset($this->apart[$hypothesis->stem])) {
             return $this->apart[$hypothesis->stem];
         }
-        $apart = [] === $this->evidence ? array_fill(0, \count($hypothesis->ohms()), []) : [];
+        $apart = array_fill(0, $hypothesis->severities(), []);
         foreach ($this->tables as $at => $table) {
-            $quiet = $table->quiet($hypothesis);
-            if ($quiet > 0) {
-                $apart += array_fill(0, $quiet, []);
-                continue;
-            }
-            foreach ($table->places($hypothesis) as $severity => $place) {
-                $apart[$severity] ??= [];
+            foreach ($table->noticed($hypothesis) as $severity => $place) {
                 if (PredictionTable::SOUND !== $place) {
                     $apart[$severity][$at] = $place;
                 }
             }
         }
+        $keyed = [];
+        foreach ($apart as $places) {
+            $keyed[] = [self::key($places), $places];
+        }
 
-        return $this->apart[$hypothesis->stem] = array_map(static fn (array $rows): array => [self::key($rows), $rows], $apart);
+        return $this->apart[$hypothesis->stem] = $keyed;
     }
 
     /** @param array<int, int> $apart */
@@ -270,9 +274,15 @@ final class Ranker
     private static function mixed(array $logs): array
     {
         $top = max([-\INF, ...$logs]);
-        $weights = array_map(static fn (float $log): float => exp($log - $top), $logs);
-        $sum = array_sum($weights);
+        $sum = 0.0;
+        $shares = [];
+        foreach ($logs as $log) {
+            $sum += $shares[] = exp($log - $top);
+        }
+        foreach ($shares as $at => $weight) {
+            $shares[$at] = $weight / $sum;
+        }
 
-        return [$top + log($sum), array_map(static fn (float $weight): float => $weight / $sum, $weights)];
+        return [$top + log($sum), $shares];
     }
 }

@@ -23,6 +23,12 @@ final readonly class Truth
     {
     }
 
+    /** Whether anything is there now that brings the complaint back. */
+    public function isCause(): bool
+    {
+        return null === $this->hypothesis || null !== $this->change;
+    }
+
     /**
      * What is there after repairs: what did not need them stays as it is.
      *

@@ -10,6 +10,7 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
@@ -17,7 +18,10 @@ use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ComplaintTrial;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
@@ -37,6 +41,9 @@ final class Visit
 {
     private const MOST_TESTS = 60;
     private const MOST_REPAIRS = 3;
+
+    /** The complaint tried again: switched on, plugged in, waited for. */
+    private const TRIAL_MINUTES = 3.0;
 
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
@@ -80,8 +87,10 @@ final class Visit
                 $right = array_values(array_intersect($done, Hypothesis::repairsOf((string) $truth->hypothesis)));
                 array_push($repaired, ...([] === $right ? Hypothesis::repairsOf($lead[0]) : $right));
                 $truth = $truth->after($repaired);
-                $next = $plans[self::telling($ranking)];
+                $next = $plans[self::telling($ranking, $plans)];
                 $next = new Candidate($next, 0.0, $price->minutes($state, $next, $opened), 0.0, 0.0);
+                $minutes += self::TRIAL_MINUTES;
+                $evidence[] = $this->tried($truth, $evidence, $repaired, $dice);
             }
             $minutes += $next->minutes;
             $opened = $opened->after($this->house, $next->plan);
@@ -92,14 +101,39 @@ final class Visit
         }
     }
 
-    /** The reading that speaks most for what leads, beside the house as surveyed: to be taken again as the proof. */
-    private static function telling(Ranking $ranking): string
+    /**
+     * The complaint tried again after a repair.
+     *
+     * @param list<Evidence> $evidence so far
+     * @param list<string>   $repaired
+     */
+    private function tried(Truth $truth, array $evidence, array $repaired, Dice $dice): Evidence
+    {
+        $trial = new ComplaintTrial();
+        $isThere = $dice->chance($trial->probability(ComplaintTrial::shown($truth->isCause()), $trial->patterns()[1]));
+        $measurement = new Measurement(State::resting($this->house), $trial, Connection::around());
+        $hypotheses = $this->hypotheses;
+
+        return new Evidence(\sprintf('%02d', \count($evidence)), $measurement, ReadingParser::parse($trial->patterns()[(int) $isThere], $trial), fn (): PredictionTable => Predictor::table($this->house, $measurement, $hypotheses), $trial->words(), repaired: $repaired);
+    }
+
+    /**
+     * The reading that speaks most for what leads, beside the house as surveyed: to be taken again as the proof.
+     *
+     * @param array<array-key, TestPlan> $plans of the readings, by id
+     */
+    private static function telling(Ranking $ranking, array $plans): string
     {
         $each = $ranking->suspects()[0]->lead()->each;
         $sound = array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => Hypothesis::SOUND === $standing->hypothesis->id))[0]->each;
-        $gains = array_map(static fn (float $with, float $without): float => $with - $without, $each, $sound);
+        $gains = [];
+        foreach ($ranking->evidence as $at => $piece) {
+            if (isset($plans[$piece->id])) {
+                $gains[$piece->id] = $each[$at] - $sound[$at];
+            }
+        }
 
-        return $ranking->evidence[(int) array_search(max([-\INF, ...$gains]), $gains, true)]->id;
+        return (string) array_search(max([-\INF, ...array_values($gains)]), $gains, true);
     }
 
     private function read(Truth $truth, TestPlan $plan, Dice $dice): Reading

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Entity\Observation;
 use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\Attributes;
 
-/** Which readings were taken in one go: half an hour without one begins another episode. */
+/** What was read or tried in one go: half an hour without one begins another episode. */
 final class Episodes
 {
     private const GAP_SECONDS = 1800;
 
     /**
-     * @param list<TakenReading> $readings in the order they were stored
+     * @param list<Observation> $observations in the order they were stored
      *
      * @return list<Exposure> one for each
      */
-    public static function of(array $readings): array
+    public static function of(array $observations): array
     {
-        $times = array_map(static fn (TakenReading $reading): int => $reading->source->clientAt->getTimestamp(), $readings);
+        $times = array_map(static fn (Observation $observation): int => $observation->clientAt->getTimestamp(), $observations);
         asort($times);
         $episode = 0;
         $last = null;
@@ -28,7 +29,7 @@ final class Episodes
         foreach ($times as $at => $time) {
             $episode += null !== $last && $time - $last > self::GAP_SECONDS ? 1 : 0;
             $last = $time;
-            $exposures[$at] = new Exposure($episode, array_map(Condition::from(...), (new Attributes($readings[$at]->source->payload, ''))->strings('forced')));
+            $exposures[$at] = new Exposure($episode, array_map(Condition::from(...), (new Attributes($observations[$at]->payload, ''))->strings('forced')));
         }
         ksort($exposures);
 

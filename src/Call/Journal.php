@@ -168,6 +168,19 @@ final class Journal
         return array_values(array_unique($repaired));
     }
 
+    /** @return list<array{Observation, string, list<string>}> each time that the complaint was tried again: the outcome, and what had been repaired by then */
+    public function trials(): array
+    {
+        $trials = [];
+        foreach ($this->observations as $at => $observation) {
+            if ('tried' === $observation->kind) {
+                $trials[] = [$observation, (new Attributes($observation->payload, ''))->string('outcome'), $this->repaired($at)];
+            }
+        }
+
+        return $trials;
+    }
+
     /** What was told, as far as it was picked from the lists. */
     public function story(): Story
     {

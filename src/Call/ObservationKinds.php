@@ -6,13 +6,7 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Entity\Observation;
-use YellowProbe\Diagnosis\Hypothesis;
-use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Diagnosis\Suspect;
-use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\Attributes;
-use YellowProbe\Installation\House;
-use YellowProbe\Installation\Knowing;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Procedure\Isolation;
@@ -22,7 +16,7 @@ use YellowProbe\Safety\IsolationScope;
 /** What each kind of observation must hold, and what is made of it when it is stored. */
 final readonly class ObservationKinds
 {
-    public function __construct(private ReadingVerdict $readings, private Rankings $rankings, private TradeData $trade)
+    public function __construct(private ReadingVerdict $readings, private Mending $mending, private TradeData $trade)
     {
     }
 
@@ -40,7 +34,7 @@ final readonly class ObservationKinds
         return match ($kind) {
             'told' => $this->told($payload),
             'seen' => $this->seen($payload, $journal),
-            'advised' => $this->text($payload, 'text'),
+            'advised' => self::text($payload, 'text'),
             'done' => $this->done($payload, $journal),
             'isolation' => $this->isolation($payload, $journal),
             'measured' => $this->readings->of($payload, $journal),
@@ -49,11 +43,12 @@ final readonly class ObservationKinds
             'withdrawn', 'doubted' => $this->about($payload, $journal),
             'people' => $this->people($payload),
             'decided' => $this->decided($payload),
-            'settled' => $this->settled($payload, $journal),
-            'accepted' => $this->accepted($payload, $journal),
-            'repaired' => $this->repaired($payload, $journal),
-            'closed' => $this->closed($journal),
-            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, people, decided, settled, accepted, repaired, closed.'),
+            'settled' => $this->mending->settled($payload, $journal),
+            'accepted' => $this->mending->accepted($payload, $journal),
+            'repaired' => $this->mending->repaired($payload, $journal),
+            'tried' => $this->mending->tried($payload, $journal),
+            'closed' => $this->mending->closed($journal),
+            default => throw Problem::invalid('/kind', 'Expected one of told, seen, advised, done, isolation, measured, placed, corrected, withdrawn, doubted, people, decided, settled, accepted, repaired, tried, closed.'),
         };
     }
 
@@ -67,7 +62,7 @@ final readonly class ObservationKinds
             }
         }
 
-        return $this->text($payload, 'text');
+        return self::text($payload, 'text');
     }
 
     /** @return array<string, mixed> what the list of looks knows of it */
@@ -84,7 +79,7 @@ final readonly class ObservationKinds
             throw Problem::invalid('/payload/place', 'There is no such place in this house; leave it out and say in words where.');
         }
         if ([] === $found || $payload->has('text')) {
-            $this->text($payload, 'text');
+            self::text($payload, 'text');
         }
 
         return $found;
@@ -100,7 +95,7 @@ final readonly class ObservationKinds
             if (!\in_array($contact->string('role', ''), ['occupier', 'owner', 'payer', 'other'], true)) {
                 throw Problem::invalid("/payload/contacts/$at/role", 'Expected occupier, owner, payer or other.');
             }
-            $this->text($contact, 'name');
+            self::text($contact, 'name');
         }
 
         return [];
@@ -112,7 +107,7 @@ final readonly class ObservationKinds
         if (!\in_array($payload->string('choice', ''), ['mend', 'list'], true)) {
             throw Problem::invalid('/payload/choice', 'Expected mend or list.');
         }
-        $this->text($payload, 'reason');
+        self::text($payload, 'reason');
         // What is mended costs somebody money: who agreed, and how, stands beside it.
         foreach ('mend' === $payload->string('choice') ? ['who', 'how'] : [] as $key) {
             if ('' === trim($payload->object('consent')->string($key, ''))) {
@@ -123,23 +118,12 @@ final readonly class ObservationKinds
         return [];
     }
 
-    /** @return array{} */
-    private function settled(Attributes $payload, Journal $journal): array
-    {
-        $of = $payload->string('observation', '');
-        $told = array_filter($journal->observations, static fn (Observation $each): bool => $each->id->toRfc4122() === $of && 'told' === $each->kind && isset($each->payload['symptom']));
-        if ([] === $told) {
-            throw Problem::invalid('/payload/observation', 'Name the symptom, as it was told, that this is the verdict on.');
-        }
-        if (!\in_array($payload->string('verdict', ''), Journal::VERDICTS, true)) {
-            throw Problem::invalid('/payload/verdict', 'Expected one of '.implode(', ', Journal::VERDICTS).'.');
-        }
-
-        return $this->text($payload, 'text');
-    }
-
-    /** @return array{} */
-    private function text(Attributes $payload, string $key): array
+    /**
+     * @return array{}
+     *
+     * @throws Problem when nothing was written, or too much
+     */
+    public static function text(Attributes $payload, string $key): array
     {
         if ('' === trim($payload->string($key, '')) || mb_strlen($payload->string($key)) > 2000) {
             throw Problem::invalid("/payload/$key", 'Write 1 to 2000 characters.');
@@ -219,7 +203,7 @@ final readonly class ObservationKinds
     {
         \YellowProbe\Instrument\ReadingParser::parse($payload->string('raw'), $this->reading($payload, $journal)->instrument);
 
-        return $this->text($payload, 'reason');
+        return self::text($payload, 'reason');
     }
 
     /** @return array{} */
@@ -227,7 +211,7 @@ final readonly class ObservationKinds
     {
         $this->reading($payload, $journal);
 
-        return $this->text($payload, 'reason');
+        return self::text($payload, 'reason');
     }
 
     private function reading(Attributes $payload, Journal $journal): TakenReading
@@ -239,66 +223,5 @@ final readonly class ObservationKinds
             }
         }
         throw Problem::invalid('/payload/observation', 'There is no such reading on this call.');
-    }
-
-    /** @return array<string, mixed> the ranking frozen as it stood, with the versions it was made by */
-    private function accepted(Attributes $payload, Journal $journal): array
-    {
-        $house = $journal->house ?? throw Problem::conflict('A cause from the list needs a house; this call has none yet.');
-        $id = $payload->string('hypothesis');
-        if (null === Knowing::tryFrom($payload->string('knowing', ''))) {
-            throw Problem::invalid('/payload/knowing', 'Say how it is known: measured, seen, inferred or assumed.');
-        }
-        $ranking = $this->rankings->rank($journal);
-        foreach ($ranking->suspects() as $suspect) {
-            foreach ($suspect->standings as $standing) {
-                if ($standing->hypothesis->id === $id) {
-                    return $this->frozen($suspect, $standing->hypothesis, $standing->probability, $house, \array_slice($ranking->suspects(), 0, 5));
-                }
-            }
-        }
-        throw Problem::invalid('/payload/hypothesis', 'There is no such cause in this house.');
-    }
-
-    /**
-     * @param list<Suspect> $top
-     *
-     * @return array<string, mixed>
-     */
-    private function frozen(Suspect $suspect, Hypothesis $hypothesis, float $probability, House $house, array $top): array
-    {
-        return [
-            'words' => $hypothesis->words(),
-            'kind' => $hypothesis->kind?->slug(),
-            'class' => $hypothesis->kind?->class() ?? '',
-            'probability' => $probability,
-            'places' => $suspect->places($house),
-            'reasons' => $suspect->reasons(),
-            'ranking' => array_map(static fn (Suspect $other): array => ['title' => $other->title(), 'where' => array_keys($other->where()), 'probability' => $other->probability], $top),
-            'versions' => ['catalogue' => FaultCatalogue::VERSION, 'engine' => Predictor::VERSION, 'priors' => $this->trade->rates()->version, 'ruleSet' => $house->ruleSet],
-        ];
-    }
-
-    /** @return array{} */
-    private function repaired(Attributes $payload, Journal $journal): array
-    {
-        if (!$journal->last('accepted') instanceof Observation) {
-            throw Problem::conflict('Accept a cause first, so that the record says what was repaired.');
-        }
-
-        return $this->text($payload, 'text');
-    }
-
-    /** @return array<string, mixed> */
-    private function closed(Journal $journal): array
-    {
-        if ([] !== $journal->unsettled()) {
-            throw Problem::conflict('Every symptom that was told needs its own verdict before the call closes: cured, explained, not found, or passed on.');
-        }
-        if (null !== $journal->last('accepted') && !$journal->isRepairProved()) {
-            throw Problem::conflict('The repair is not proved: repeat the test that failed and record its reading.');
-        }
-
-        return [];
     }
 }

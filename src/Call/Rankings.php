@@ -6,6 +6,7 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Api\View\RankingView;
+use App\Entity\Observation;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
@@ -16,6 +17,8 @@ use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Instrument\ComplaintTrial;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 
@@ -114,13 +117,18 @@ final readonly class Rankings
     /**
      * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
      *
-     * @return list<Evidence> the readings that say something of this house
+     * @return list<Evidence> the readings that say something of this house, and the complaint tried again
      */
     private function evidence(House $house, Journal $journal, \Closure $hypotheses): array
     {
-        $evidence = $tables = [];
         $readings = $journal->readings();
-        $exposures = Episodes::of($readings);
+        $trials = $journal->trials();
+        $exposures = Episodes::of([...array_map(static fn (TakenReading $reading): Observation => $reading->source, $readings), ...array_column($trials, 0)]);
+        $evidence = $tables = [];
+        $table = function (Measurement $measurement) use ($house, $hypotheses, &$tables): PredictionTable {
+            // What is measured again has the same table.
+            return $tables[$measurement->hash()] ??= $this->kept->table($house, $measurement, $hypotheses);
+        };
         foreach ($readings as $at => $reading) {
             // What a repair without a name has changed nobody can say.
             if (null !== $reading->withdrawn || null === $reading->connection || \in_array(Hypothesis::ELSE, $reading->repaired, true)) {
@@ -131,15 +139,19 @@ final readonly class Rankings
                 $reading->source->id->toRfc4122(),
                 $measurement,
                 ReadingParser::parse($reading->raw, $reading->instrument),
-                // What is measured again has the same table.
-                function () use ($house, $measurement, $hypotheses, &$tables): PredictionTable {
-                    return $tables[$measurement->hash()] ??= $this->kept->table($house, $measurement, $hypotheses);
-                },
+                static fn (): PredictionTable => $table($measurement),
                 Diagnosis::where($house, $measurement),
                 $exposures[$at],
                 null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
                 $reading->repaired,
             );
+        }
+        $trial = new ComplaintTrial();
+        $measurement = new Measurement(State::resting($house), $trial, Connection::around());
+        foreach ($trials as $at => [$observation, $outcome, $repaired]) {
+            if (!\in_array(Hypothesis::ELSE, $repaired, true)) {
+                $evidence[] = new Evidence($observation->id->toRfc4122(), $measurement, ReadingParser::parse($outcome, $trial), static fn (): PredictionTable => $table($measurement), $trial->words(), $exposures[\count($readings) + $at], repaired: $repaired);
+            }
         }
 
         return $evidence;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Call\Episodes;
-use App\Call\TakenReading;
 use App\Entity\Call;
 use App\Entity\Firm;
 use App\Entity\Observation;
@@ -14,7 +13,6 @@ use PHPUnit\Framework\TestCase;
 use Symfony\Component\Uid\UuidV7;
 use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Fault\Condition;
-use YellowProbe\Instrument\Instruments;
 
 /** Half an hour without a reading begins another episode; what a reading was forced with is part of it. */
 final class EpisodesTest extends TestCase
@@ -35,14 +33,13 @@ final class EpisodesTest extends TestCase
     }
 
     /** @param list<string> $forced */
-    private static function reading(string $time, array $forced = []): TakenReading
+    private static function reading(string $time, array $forced = []): Observation
     {
         $at = new \DateTimeImmutable("2026-11-02 $time");
         $firm = new Firm(new UuidV7(), 'Firm');
         $user = new User(new UuidV7(), $firm, 'a@b.example', 'A');
         $call = new Call(new UuidV7(), $firm, null, 'Hut', 'B', 'C', 'fault', $at);
-        $observation = new Observation(new UuidV7(), $firm, $call, 1, 'measured', ['forced' => $forced], [], 1, [], $user, $at, $at);
 
-        return new TakenReading($observation, Instruments::get('low-ohm'), '0.5', null, null, [], false);
+        return new Observation(new UuidV7(), $firm, $call, 1, 'measured', ['forced' => $forced], [], 1, [], $user, $at, $at);
     }
 }

@@ -68,4 +68,25 @@ final class RunTest extends ApiTestCase
         self::assertStringEndsWith(', repaired', self::textAt(self::at($ranking, 'suspects', 0, 'title')));
         self::assertSame('', self::at($ranking, 'suspects', 0, 'class'), 'nothing of it is left to accept');
     }
+
+    public function testTheComplaintIsTriedAgainAndWhatIsStillThereIsNotCured(): void
+    {
+        $call = $this->demoCall('Salter');
+        self::assertSame(409, $this->observe($call, 'tried', ['outcome' => 'gone'], 409)['status']);
+        $symptom = $this->observe($call, 'told', ['symptom' => 'tingle', 'text' => 'The bench tingles.'])['observations'];
+        self::assertIsArray($symptom);
+        $told = self::textAt(self::at((array) end($symptom), 'id'));
+        $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
+        $probability = fn (): mixed => self::at($this->call('GET', "/api/calls/$call/ranking"), 'suspects', 0, 'probability');
+        $title = fn (): string => self::textAt(self::at($this->call('GET', "/api/calls/$call/ranking"), 'suspects', 0, 'title'));
+        $before = $probability();
+        self::assertStringEndsWith(', repaired', $title());
+        self::assertSame('/payload/outcome', $this->observe($call, 'tried', ['outcome' => 'perhaps'], 422)['pointer']);
+
+        $this->observe($call, 'tried', ['outcome' => 'there']);
+        self::assertTrue(!str_ends_with($title(), ', repaired') || $probability() < $before);
+        self::assertSame('/payload/verdict', $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone.'], 409)['pointer']);
+        $this->observe($call, 'tried', ['outcome' => 'gone']);
+        $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone at the second try.']);
+    }
 }

@@ -91,6 +91,11 @@ export function Record({ detail }: { detail: Detail }) {
                                 {clock(repair.at)} {repair.by}: {String(repair.payload.text)} {repair.payload.materials ? `Materials: ${String(repair.payload.materials)}.` : ''} {repair.payload.minutes ? `${String(repair.payload.minutes)} min.` : ''}
                             </p>
                         ))}
+                        {of('tried').map((each) => (
+                            <p key={each.id}>
+                                {clock(each.at)} {each.by}: complaint tried again, {each.payload.outcome === 'gone' ? 'gone' : 'still there'}
+                            </p>
+                        ))}
                     </Part>
                 )}
                 {after.length > 0 && (

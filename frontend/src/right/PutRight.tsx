@@ -7,6 +7,7 @@ import { Decide } from './Decide';
 import { WayBack } from '../safe/WayBack';
 import { store } from '../trace/setup';
 import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
+import { TryAgain } from './TryAgain';
 
 /** The cause accepted, the repair, and the failed tests that have to be repeated before it counts as proved. */
 export function PutRight({ detail }: { detail: Detail }) {
@@ -120,6 +121,7 @@ export function PutRight({ detail }: { detail: Detail }) {
                         {failed.length === 0 && <p>No reading failed before the repair. Repeat the test that showed the fault to the customer, and say so in the advice.</p>}
                     </section>
                 )}
+                {repairs.length > 0 && <TryAgain detail={detail} />}
             </div>
             <aside className="space-y-6">
                 <Ledger detail={detail} />

@@ -13,7 +13,9 @@ use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
@@ -22,6 +24,9 @@ use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ComplaintTrial;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
@@ -69,6 +74,29 @@ final class RepairsTest extends TestCase
         // The same test that still reads wrong: the repair was of something else.
         $failed = [...self::evidence($reversed, ['plug-in-check:c.front', 'polarity-live:c.front:N-E'], []), ...self::evidence($reversed, ['polarity-live:c.front:N-E', 'plug-in-check:c.front'], ['open-cpc|a'])];
         self::assertGreaterThan(0.5, self::rank($failed, ['open-cpc|a'])->probability(self::REVERSED));
+    }
+
+    public function testTheComplaintThatComesBackAsksForASecondFault(): void
+    {
+        $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);
+        $proved = [...self::evidence($fault, ['plug-in-check:c.front', 'polarity-live:c.front:N-E'], []), ...self::evidence(null, ['polarity-live:c.front:N-E'], [self::REVERSED])];
+        $mended = static fn (Evidence ...$evidence): float => array_sum(array_map(static fn (Standing $standing): float => $standing->hypothesis->isMended() ? $standing->probability : 0.0, self::rank(array_values($evidence), [self::REVERSED])->standings));
+        $left = static fn (Evidence ...$evidence): float => array_sum(array_map(static fn (Standing $standing): float => [] !== $standing->hypothesis->both && !$standing->hypothesis->isMended() ? $standing->probability : 0.0, self::rank(array_values($evidence), [self::REVERSED])->standings));
+        $before = $mended(...$proved);
+
+        self::assertGreaterThan($before, $mended(...[...$proved, self::tried(ComplaintTrial::GONE)]));
+        $there = [...$proved, self::tried(ComplaintTrial::THERE)];
+        self::assertLessThan($before - 0.2, $mended(...$there));
+        // By Bayes' rule 0.85 to 0.03, each with a slip of 0.015 that may say either.
+        $speaks = (0.985 * 0.85 + 0.015 * 0.5) / (0.985 * 0.03 + 0.015 * 0.5);
+        self::assertEqualsWithDelta($left(...$proved) / $before * $speaks, $left(...$there) / $mended(...$there), 0.01);
+    }
+
+    public function testBeforeAnyRepairAComplaintThatShowsIsNoSoundHouse(): void
+    {
+        $evidence = self::tried(ComplaintTrial::THERE, []);
+        $prior = Ranker::rank(self::space(), [])->probability(Hypothesis::SOUND);
+        self::assertLessThan(0.2 * $prior, Ranker::rank(self::space(), [$evidence])->probability(Hypothesis::SOUND));
     }
 
     public function testATestCanBePlannedAgainAfterARepairAndTheAdviceIsToHandOver(): void
@@ -125,6 +153,15 @@ final class RepairsTest extends TestCase
         self::assertNotSame([], $space);
 
         return $space;
+    }
+
+    /** @param list<string> $repaired */
+    private static function tried(string $outcome, array $repaired = [self::REVERSED]): Evidence
+    {
+        $trial = new ComplaintTrial();
+        $measurement = new Measurement(State::resting(self::$house), $trial, Connection::around());
+
+        return new Evidence('tried', $measurement, ReadingParser::parse($outcome, $trial), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), 'again', repaired: $repaired);
     }
 
     /**

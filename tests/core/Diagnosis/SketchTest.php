@@ -80,7 +80,7 @@ final class SketchTest extends TestCase
                 foreach ($space as $hypothesis) {
                     if (Hypothesis::ELSE !== $hypothesis->id) {
                         self::assertTrue($kept->has($hypothesis));
-                        self::assertSame($table->quiet($hypothesis), $kept->quiet($hypothesis));
+                        self::assertSame($table->noticed($hypothesis), $kept->noticed($hypothesis));
                         self::assertEquals($table->rows($hypothesis), $kept->rows($hypothesis), "$id $hypothesis->id");
                         self::assertSame($table->there($hypothesis)[0] === $table->sound(), $kept->there($hypothesis)[0] === $kept->sound(), 'what is the sound row stays it');
                     }
