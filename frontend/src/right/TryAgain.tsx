@@ -13,7 +13,7 @@ export function TryAgain({ detail }: { detail: Detail }) {
     return (
         <section aria-label="Try the complaint again">
             <h2 className="mb-1 text-xl font-bold">Try the complaint again</h2>
-            <p className="mb-2 break-words text-soft">Once it is proved and alive again, do what brought it on: {told.length > 0 ? told.join('; ') : detail.call.complaint}. One fault in seven has another beside it.</p>
+            <p className="mb-2 break-words text-soft">Once it is proved and alive again, do what brought it on: “{told.length > 0 ? told.join(' ') : detail.call.complaint}” One fault in seven has another beside it.</p>
             <ul>
                 {tries.map((each) => (
                     <li key={each.id}>
@@ -31,14 +31,16 @@ export function TryAgain({ detail }: { detail: Detail }) {
                 </p>
             )}
             <Refused error={observe.error} />
-            <div className="mt-2 flex flex-wrap gap-3">
-                <Button disabled={observe.isPending} onClick={() => store('gone')}>
-                    Gone
-                </Button>
-                <Button disabled={observe.isPending} onClick={() => store('there')}>
-                    Still there
-                </Button>
-            </div>
+            {detail.call.stage !== 'closed' && (
+                <div className="mt-2 flex flex-wrap gap-3">
+                    <Button disabled={observe.isPending} onClick={() => store('gone')}>
+                        Gone
+                    </Button>
+                    <Button disabled={observe.isPending} onClick={() => store('there')}>
+                        Still there
+                    </Button>
+                </div>
+            )}
         </section>
     );
 }
