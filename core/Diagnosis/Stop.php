@@ -39,7 +39,7 @@ final readonly class Stop
         $loss = Loss::of($beliefs)->minutes($beliefs->weights);
         $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
         $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
-        $pays = self::pays(max($quiet, $lead->probability), $loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
+        $pays = self::pays(max($quiet, $lead->atOnePlace()), $loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
         $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && $lead->probability >= self::EVEN;
 
         return new self(match (true) {
@@ -48,14 +48,14 @@ final readonly class Stop
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
-            $lead->probability >= self::LEADS => StopAdvice::Swap,
+            $lead->atOnePlace() >= self::LEADS => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
         }, $loss, max([-\INF, ...$saves]));
     }
 
     /**
-     * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While no cause
-     * has an even chance, two tests seldom take away much, and a repair would be a guess: then whatever tells something and
+     * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While no cause has
+     * an even chance at one place, two tests seldom take away much, and a repair would be a guess: then whatever tells something and
      * costs less than being wrong.
      *
      * @param list<float> $saves   minutes, of each test that can be done

@@ -40,6 +40,18 @@ final readonly class Suspect
         return array_sum(array_map(static fn (Standing $standing): float => $standing->probability * $standing->quiet(), $this->standings));
     }
 
+    /** How likely it is at the likeliest of its places: what opening one place would find. */
+    public function atOnePlace(): float
+    {
+        $places = [];
+        foreach ($this->standings as $standing) {
+            $at = implode(' ', $standing->hypothesis->site->places ?? []);
+            $places[$at] = ($places[$at] ?? 0.0) + $standing->probability;
+        }
+
+        return max($places);
+    }
+
     /**
      * Where, likeliest first. Several sites can read alike in words (the two joints of a ring at one socket): the
      * likeliest of them stands for all.

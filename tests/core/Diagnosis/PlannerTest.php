@@ -237,6 +237,19 @@ final class PlannerTest extends TestCase
         $stop = Stop::advised($ranking, []);
         self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 20.0, $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Repair, $stop->advice);
+
+        // One cause in several places, none of them likely: nobody swaps them all. The same weight at one place is a swap worth trying.
+        $joints = array_values(array_filter($space, static fn (Hypothesis $hypothesis): bool => str_starts_with($hypothesis->id, 'high-resistance-joint|') && !$hypothesis->intermittent));
+        $places = [];
+        foreach ($joints as $joint) {
+            $places[implode(' ', $joint->site->places ?? [])] ??= $joint->id;
+        }
+        $places = array_values($places);
+        self::assertGreaterThanOrEqual(4, \count($places));
+        $rest = [$of(Hypothesis::SOUND, 0.2), $of(Hypothesis::ELSE, 0.1)];
+        $spread = array_map(static fn (string $id): Standing => $of($id, 0.7 / \count($places)), $places);
+        self::assertSame(StopAdvice::LookAgain, Stop::advised(new Ranking([...$spread, ...$rest], []), [])->advice);
+        self::assertSame(StopAdvice::Swap, Stop::advised(new Ranking([$of($places[0], 0.7), ...$rest], []), [])->advice);
     }
 
     public function testWithoutATestThatTellsOnlyARepairWill(): void
