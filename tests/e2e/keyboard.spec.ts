@@ -84,7 +84,7 @@ for (const call of calls) {
         await write(page, /^In plain words/, 'Since Sunday.');
         await choose(page, /^What happens/, call.symptom);
         await enter(page, /^Add$/);
-        await expect(page.getByText('Since Sunday.')).toBeVisible();
+        await expect(page.getByRole('listitem').getByText('Since Sunday.')).toBeVisible();
 
         await page.keyboard.press('Alt+4');
         await expect(page.getByRole('heading', { name: 'Which board is it' })).toBeVisible();
