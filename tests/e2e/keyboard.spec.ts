@@ -148,7 +148,7 @@ test('rule set A, a consumer unit: the same at 390 px by touch', async ({ browse
     await page.getByLabel('In plain words').fill('Only with wet hands.');
     await pick('What happens', 'Metal gives a tingle');
     await tap('Add');
-    await expect(page.getByText('Only with wet hands.')).toBeVisible();
+    await expect(page.getByRole('listitem').getByText('Only with wet hands.')).toBeVisible();
     await page.getByRole('link', { name: 'On to the board' }).tap();
     await tap(/Main switch, two residual devices/);
     for (const feeds of ['Sockets, radial', 'Lights, ground floor', 'Cooker']) {
