@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Installation\Excitation;
-use YellowProbe\Installation\Supply;
-use YellowProbe\Network\PortNetwork;
-
 /**
  * What was complained of, tried again after a repair: gone or still there. It tells of causes and not of volts: while any
  * is left that was asked for, the complaint comes back, wherever that cause is.
  */
-final readonly class ComplaintTrial implements PatternInstrument
+final readonly class ComplaintTrial extends Witness
 {
     public const GONE = 'gone';
     public const THERE = 'there';
@@ -31,44 +27,9 @@ final readonly class ComplaintTrial implements PatternInstrument
         return 'The complaint tried again';
     }
 
-    public function unit(): Unit
-    {
-        return Unit::Pattern;
-    }
-
-    public function leads(): array
-    {
-        return [];
-    }
-
-    public function deadOnly(): bool
-    {
-        return false;
-    }
-
     public function trap(): string
     {
         return 'Gone for now is not cured: what comes and goes may be away.';
-    }
-
-    public function excitation(): Excitation
-    {
-        return Excitation::mains();
-    }
-
-    public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown
-    {
-        throw new \LogicException('A complaint has no leads: it is held against what is left of the causes.');
-    }
-
-    public function scale(): Scale
-    {
-        return new Scale([[1.0, 1.0]]);
-    }
-
-    public function accuracy(): Accuracy
-    {
-        return new Accuracy(0.0, 0.0);
     }
 
     public function patterns(): array

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Installation\Excitation;
-use YellowProbe\Installation\Supply;
-use YellowProbe\Network\PortNetwork;
-
 /**
  * The protective device itself as a witness: it trips in a state, or it holds. Its level is what it sees over what opens
  * one of its kind, so that 1 is an even chance.
  */
-final readonly class DeviceWatch implements PatternInstrument
+final readonly class DeviceWatch extends Witness
 {
     /** Spread of the trip current of a kind, as a share of it. */
     private const SPREAD = 0.09;
@@ -30,44 +26,9 @@ final readonly class DeviceWatch implements PatternInstrument
         return 'The device itself';
     }
 
-    public function unit(): Unit
-    {
-        return Unit::Pattern;
-    }
-
-    public function leads(): array
-    {
-        return [];
-    }
-
-    public function deadOnly(): bool
-    {
-        return false;
-    }
-
     public function trap(): string
     {
         return 'Holding clears nothing: the load may be off just now, the damp dried. A transient trips it for nothing.';
-    }
-
-    public function excitation(): Excitation
-    {
-        return Excitation::mains();
-    }
-
-    public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown
-    {
-        throw new \LogicException('A device has no leads: the bench holds what it sees against what opens it.');
-    }
-
-    public function scale(): Scale
-    {
-        return new Scale([[1.0, 1.0]]);
-    }
-
-    public function accuracy(): Accuracy
-    {
-        return new Accuracy(0.0, 0.0);
     }
 
     public function patterns(): array

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Installation\Excitation;
-
 /** Heat at a joint or contact after a quarter of an hour under load: hotter than its like, or alike. */
-final readonly class ThermalCamera implements HeatInstrument
+final readonly class ThermalCamera extends Witness implements HeatInstrument
 {
     /** What makes a joint stand out, W: 0.05 Ω warms by 20 W at 20 A. */
     private const SEEN_WATTS = 1.5;
@@ -23,44 +21,9 @@ final readonly class ThermalCamera implements HeatInstrument
         return 'Thermal camera';
     }
 
-    public function unit(): Unit
-    {
-        return Unit::Pattern;
-    }
-
-    public function leads(): array
-    {
-        return [];
-    }
-
-    public function deadOnly(): bool
-    {
-        return false;
-    }
-
     public function trap(): string
     {
         return 'Shows nothing without load, and nothing behind a plate that has not had time to warm.';
-    }
-
-    public function excitation(): Excitation
-    {
-        return Excitation::mains();
-    }
-
-    public function apply(\YellowProbe\Network\PortNetwork $ports, array $leads, \YellowProbe\Installation\Supply $supply): Shown
-    {
-        throw new \LogicException('A camera has no leads: the bench sums what the conductors in view turn into heat.');
-    }
-
-    public function scale(): Scale
-    {
-        return new Scale([[1.0, 1.0]]);
-    }
-
-    public function accuracy(): Accuracy
-    {
-        return new Accuracy(0.0, 0.0);
     }
 
     public function patterns(): array
