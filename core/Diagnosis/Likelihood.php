@@ -25,8 +25,15 @@ final class Likelihood
     /** A reading that somebody doubts is as likely a blunder as not. */
     public const DOUBTED = 0.5;
 
-    private const PASSES = 4;
+    private const PASSES = 12;
     private const SETTLED = 3e-3;
+
+    /** Passes more for which a reading is followed whatever it is. */
+    private const FOLLOWED = 2;
+    private const BETTER = 0.01;
+
+    /** Share of its whole weight below which a reading counts as a blunder. */
+    private const DRAWN = 0.5;
 
     /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
     private const HOPELESS = -16.0;
@@ -75,7 +82,9 @@ final class Likelihood
             $this->glances[] = Glance::at($piece->table()->rows, $piece, $this->cells[$i], $this->factors);
             $this->terms[] = $this->term($i, PredictionTable::SOUND);
         }
-        [$this->sound, $this->theta, $triangle] = $this->fitted($this->terms);
+        [$this->sound, $this->theta] = $this->fitted($this->terms);
+        // Readings are taken out of it by the weights they have at the very fit: others could leave less than nothing.
+        $triangle = Triangle::of($this->system($this->terms, $this->theta, false, null)[0], \count($this->factors));
         $this->fit = new SoundFit($this->terms, $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
     }
 
@@ -174,18 +183,74 @@ final class Likelihood
     }
 
     /**
+     * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those
+     * is therefore followed for once, and what fits the whole better is kept.
+     *
      * @param array<int, Term> $terms by reading
      *
-     * @return array{LikelihoodResult, array<int, float>, array<int, float>} with the factors and the triangle of their information
+     * @return array{LikelihoodResult, array<int, float>} with the factors
      */
     private function fitted(array $terms): array
     {
         $n = \count($this->factors);
-        $theta = 0 === $n ? [] : array_fill(0, $n, 0.0);
+        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), null);
+        $tried = [];
+        for ($better = true; $better;) {
+            $better = false;
+            foreach ($this->blunders($terms, $best[1]) as $i) {
+                if (isset($tried[$i])) {
+                    continue;
+                }
+                $tried[$i] = true;
+                $other = $this->settled($terms, $best[1], $i);
+                if ($other[0]->log > $best[0]->log + self::BETTER) {
+                    $best = $other;
+                    $better = true;
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Readings that the factors could follow and do not.
+     *
+     * @param array<int, Term>  $terms
+     * @param array<int, float> $theta
+     *
+     * @return list<int>
+     */
+    private function blunders(array $terms, array $theta): array
+    {
+        $blunders = [];
+        foreach ($this->cells as $i => $cell) {
+            $term = $terms[$i];
+            if ($cell->isNumber && [] !== $term->at && $term->weight * $term->variance >= self::DRAWN && $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance < self::DRAWN) {
+                $blunders[] = $i;
+            }
+        }
+
+        return $blunders;
+    }
+
+    /**
+     * Reweighted least squares from where the factors are.
+     *
+     * @param array<int, Term>  $terms by reading
+     * @param array<int, float> $theta
+     * @param int|null          $followed reading that is no blunder at first; null where at first each is followed as far as the factors could explain it at all
+     *
+     * @return array{LikelihoodResult, array<int, float>}
+     */
+    private function settled(array $terms, array $theta, ?int $followed): array
+    {
+        $n = \count($theta);
         $triangle = [];
-        for ($pass = 0; $pass < self::PASSES; ++$pass) {
+        for ($pass = 0, $passes = self::PASSES + (null === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
             $before = $theta;
-            [$matrix, $right] = $this->system($terms, $theta, 0 === $pass);
+            [$matrix, $right] = $this->system($terms, $theta, null === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : null);
             $triangle = Triangle::of($matrix, $n);
             $theta = Triangle::solve($triangle, $right, $n);
             $moved = 0.0;
@@ -205,7 +270,7 @@ final class Likelihood
             $each[] = $this->one($i, $terms[$i], $theta);
         }
 
-        return [new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle), $theta, $triangle];
+        return [new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle), $theta];
     }
 
     /**
@@ -216,7 +281,7 @@ final class Likelihood
      *
      * @return array{array<int, float>, array<int, float>} lower triangle of the matrix, right side
      */
-    private function system(array $terms, array $theta, bool $first): array
+    private function system(array $terms, array $theta, bool $first, ?int $followed): array
     {
         $n = \count($theta);
         $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
@@ -231,7 +296,9 @@ final class Likelihood
             }
             // First ask whether the factors could explain the reading at all, then whether they do.
             [$weight, $off] = [$term->weight, asinh($cell->middle) - $term->z];
-            if (!$first) {
+            if ($i === $followed) {
+                $weight = 1.0 / $term->variance;
+            } elseif (!$first) {
                 $moved = $term->moved($theta);
                 [$weight, $off] = $cell->weighed($term->z + $moved, $term->variance);
                 $off += $moved;

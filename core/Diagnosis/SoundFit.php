@@ -16,7 +16,7 @@ use YellowProbe\Installation\Factors;
  */
 final class SoundFit
 {
-    private const PASSES = 4;
+    private const PASSES = 12;
     private const SETTLED = 3e-3;
     private const WEIGHTLESS = 1e-9;
 

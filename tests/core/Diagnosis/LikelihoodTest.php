@@ -39,11 +39,12 @@ final class LikelihoodTest extends TestCase
 
     public function testASharedFactorIsIntegratedAsASumOverItDoes(): void
     {
-        // Two readings move together with one factor; compare Laplace with a sum over the factor in 4,000 steps.
+        // Readings move together with one factor; compare Laplace with a sum over the factor in 4,000 steps. A wild reading beside
+        // them draws the factor nowhere: the others are still explained by it.
         $display = new Display(Instruments::get('low-ohm'));
-        foreach ([['0.62', '0.63'], ['0.50', '0.51'], ['0.56', '0.50']] as $typed) {
-            $rows = [new Row(Shown::value(0.5), $display->z(0.5), 0.03, ['length' => 0.2]), new Row(Shown::value(0.51), $display->z(0.51), 0.03, ['length' => 0.2])];
-            $evidence = [self::evidence('low-ohm', $typed[0], Likelihood::BLUNDER, null, $rows[0]), self::evidence('low-ohm', $typed[1], Likelihood::BLUNDER, null, $rows[1])];
+        foreach ([['0.62', '0.63'], ['0.50', '0.51'], ['0.56', '0.50'], ['0.42', '0.93'], ['0.41', '0.42', '0.93'], ['0.72', '0.76', '0.60', '0.27', '0.71']] as $typed) {
+            $rows = array_map(static fn (int $at): Row => new Row(Shown::value(0.5 + 0.01 * $at), $display->z(0.5 + 0.01 * $at), 0.03, ['length' => 0.2]), array_keys($typed));
+            $evidence = array_map(static fn (string $shown, Row $row): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, null, $row), $typed, $rows);
             $sum = 0.0;
             for ($step = -2000; $step <= 2000; ++$step) {
                 $theta = $step / 400.0;
@@ -57,7 +58,7 @@ final class LikelihoodTest extends TestCase
                 $sum += $product;
             }
 
-            self::assertEqualsWithDelta(log($sum), (new Likelihood($evidence))->of([1, 1])->log, 0.12, implode(' ', $typed));
+            self::assertEqualsWithDelta(log($sum), (new Likelihood($evidence))->of(array_fill(0, \count($rows), 1))->log, 0.12, implode(' ', $typed));
         }
     }
 
