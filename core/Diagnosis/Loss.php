@@ -15,8 +15,11 @@ final readonly class Loss
     /** Half a day: the repair, its proof that fails or the call that comes back, another visit, and the fault left in the house meanwhile. */
     public const WRONG_REPAIR_MINUTES = 240.0;
 
-    /** One more place opened, proved, its joints undone and made again, closed, the complaint tried again. */
-    public const WRONG_PLACE_MINUTES = 20.0;
+    /**
+     * Half of that: the place is opened, its joints undone and made again, closed and proved; and what is small or comes and
+     * goes is proved by the complaint that stays away, so that as often as not somebody has to come back.
+     */
+    public const WRONG_PLACE_MINUTES = 120.0;
 
     /**
      * @param list<int|null> $kinds  of each atom: what one repair is for; null for what cannot be repaired

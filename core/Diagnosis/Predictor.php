@@ -85,25 +85,23 @@ final class Predictor
             foreach ($spreads as $factor => $spread) {
                 $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spread]));
                 if (\count($hypotheses) >= self::MANY) {
-                    $shifted[$factor]->prepare();
+                    // Asked only of what the tester notices.
+                    $shifted[$factor]->prepare(false);
                 }
             }
             $bent = self::curvature($house, $measurement, $display, $base, $shifted, $spreads);
             $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
-        $known = [];
+        /** @var \SplObjectStorage<Change, Row> $known */
+        $known = new \SplObjectStorage();
+        $changes = Changes::in($house);
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
             if (Hypothesis::ELSE === $hypothesis->id || isset($rows[$hypothesis->stem])) {
                 continue;
             }
-            foreach ($hypothesis->changes($house) as $change) {
-                if (null === $change) {
-                    $rows[$hypothesis->stem][] = $sound;
-                    continue;
-                }
-                // Both ends of one core are one element: the same change, computed once.
-                $rows[$hypothesis->stem][] = $known[serialize($change)] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
+            foreach ($changes->of($hypothesis) as $change) {
+                $rows[$hypothesis->stem][] = null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
             }
         }
 

@@ -11,7 +11,15 @@ final readonly class Stop
 
     /** From here a swap is a try that is worth it when no test tells more. */
     private const LEADS = 0.3;
-    private const TELLS_BITS = 0.05;
+
+    /** Down to this expected loss it is worth asking on by what a test tells: a twelfth of a wrong repair. */
+    private const OPEN_MINUTES = 20.0;
+
+    /**
+     * What a minute has to tell then. Low, since what is dear to get ready (a board isolated, neutrals lifted) is paid by the
+     * first of a row of tests and used by all of them, of which no more than two are looked at.
+     */
+    private const TELLS_BITS_PER_MINUTE = 0.002;
 
     /** Nothing is there just now: it is time to restore, leave a logger and come back. */
     private const QUIET = 0.6;
@@ -39,7 +47,7 @@ final readonly class Stop
         $loss = Loss::of($beliefs)->minutes($beliefs->weights);
         $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
         $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
-        $pays = self::pays(max($quiet, $lead->atOnePlace()), $loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
+        $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
         $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && $lead->probability >= self::EVEN;
 
         return new self(match (true) {
@@ -54,18 +62,18 @@ final readonly class Stop
     }
 
     /**
-     * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While no cause has
-     * an even chance at one place, two tests seldom take away much, and a repair would be a guess: then whatever tells something and
+     * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While much can be lost,
+     * one or two tests seldom take away much, and a repair or going home would be a guess: then whatever tells something and
      * costs less than being wrong.
      *
      * @param list<float> $saves   minutes, of each test that can be done
      * @param list<float> $minutes
      * @param list<float> $bits
      */
-    public static function pays(float $lead, float $loss, array $saves, array $minutes, array $bits): bool
+    public static function pays(float $loss, array $saves, array $minutes, array $bits): bool
     {
         foreach ($saves as $at => $saved) {
-            if ($saved > 0.0 || ($lead < self::EVEN && $bits[$at] >= self::TELLS_BITS && $minutes[$at] < $loss)) {
+            if ($saved > 0.0 || ($loss > self::OPEN_MINUTES && $minutes[$at] < $loss && $bits[$at] > self::TELLS_BITS_PER_MINUTE * $minutes[$at])) {
                 return true;
             }
         }

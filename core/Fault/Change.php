@@ -53,6 +53,18 @@ final readonly class Change
         return new DeviceBehaviour();
     }
 
+    /** Whether it changes how a device acts, whatever else it changes. */
+    public function actsOnDevices(): bool
+    {
+        foreach ($this->parts() as $part) {
+            if ([] !== $part->devices) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether the network stays as it is: then only a tester that makes a device act can notice. */
     public function leavesNetwork(): bool
     {

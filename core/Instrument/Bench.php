@@ -45,7 +45,7 @@ final class Bench
     /** What is read without working it out, once {@see prepare()} was worth it. */
     private ?ClosedForm $closedForm = null;
     private ?ClosedForm $linear = null;
-    private ?LeadScreen $screen = null;
+    private ?BlindSpot $blind = null;
     private ?Shown $sound = null;
 
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
@@ -80,8 +80,10 @@ final class Bench
     /**
      * Spends the time of one more elimination so that most single faults are read in closed form: worth it from some
      * dozens of faults on. What it cannot hold with all its digits is read as before.
+     *
+     * @param bool $screens whether faults will be read that the tester does not notice, as it is with a whole catalogue
      */
-    public function prepare(): void
+    public function prepare(bool $screens = true): void
     {
         $this->sound = $this->read();
         // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
@@ -90,7 +92,7 @@ final class Bench
         $elimination = [] === $conducting ? $this->elimination : Elimination::of($network, $this->elimination->datum);
         $this->linear = ClosedForm::on($network, $elimination, $this->instrument, $this->connection, $this->leads, $this->supply);
         $this->closedForm = [] === $this->thresholds ? $this->linear : null;
-        $this->screen = LeadScreen::on($this->network, $elimination, $this->instrument, $this->leads);
+        $this->blind = !$screens ? null : BlindSpot::on($this->network, $elimination, $this->instrument, $this->connection, $this->leads);
     }
 
     /**
@@ -119,7 +121,7 @@ final class Bench
     {
         $fault ??= new Change();
         $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
-        $quick = $this->closedForm?->read($resolved) ?? (true === $this->screen?->leavesAlone($resolved) ? $this->sound : null);
+        $quick = $fault->actsOnDevices() || true !== $this->blind?->covers($resolved) ? $this->closedForm?->read($resolved) : $this->sound;
         if (null !== $quick) {
             return $quick;
         }

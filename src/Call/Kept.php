@@ -85,6 +85,12 @@ final readonly class Kept
         return $this->get('table', $house, [$measurement->hash()], static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses()));
     }
 
+    /** Whether that is worked out already. */
+    public function hasTable(House $house, Measurement $measurement): bool
+    {
+        return $this->pool->hasItem(self::key('table', $house, [$measurement->hash()]));
+    }
+
     /**
      * What a test would show under some causes, sketched; those worked out before are kept, cause by cause.
      *

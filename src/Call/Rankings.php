@@ -58,6 +58,16 @@ final readonly class Rankings
     }
 
     /**
+     * @return list<Evidence> what is weighed
+     *
+     * @throws Problem when the call has no house yet
+     */
+    public function evidence(Journal $journal): array
+    {
+        return $this->asked($journal)[2];
+    }
+
+    /**
      * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
      * @param list<Evidence>                         $evidence
      * @param list<mixed>                            $on
@@ -87,7 +97,7 @@ final readonly class Rankings
     {
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
         $hypotheses = $this->hypotheses($house, $journal);
-        $evidence = $this->evidence($house, $journal, $hypotheses);
+        $evidence = $this->weighed($house, $journal, $hypotheses);
 
         return [$house, $hypotheses, $evidence, [self::read($evidence), [$journal->story(), $this->trade->rates()->version], $journal->repaired()]];
     }
@@ -119,7 +129,7 @@ final readonly class Rankings
      *
      * @return list<Evidence> the readings that say something of this house, and the complaint tried again
      */
-    private function evidence(House $house, Journal $journal, \Closure $hypotheses): array
+    private function weighed(House $house, Journal $journal, \Closure $hypotheses): array
     {
         $readings = $journal->readings();
         $trials = $journal->trials();

@@ -129,3 +129,31 @@ test('a reading is put on the map again, with the way that its current takes', a
     await expect(page.getByText('A on Dining · L → B on Dining · E')).toBeVisible();
     await expect(page.getByText('The way its current takes')).toBeVisible();
 });
+
+test('a ranking that nothing is kept for shows how far it is, and asks for the rest from the last', async ({ page }) => {
+    let missing = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
+    const asked: string[][] = [];
+    await page.route('**/api/calls/*/columns', async (route) => {
+        if (route.request().method() === 'POST') {
+            const { observations } = route.request().postDataJSON() as { observations: string[] };
+            asked.push(observations);
+            await new Promise((resolve) => setTimeout(resolve, 1200));
+            missing = missing.filter((id) => !observations.includes(id));
+        }
+        await route.fulfill({ json: { total: 9, missing } });
+    });
+    await page.route('**/api/calls/*/ranking', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 6000));
+        await route.continue();
+    });
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await expect(page.getByText('held against every cause: 2 of 9')).toBeVisible();
+    await expect(page.getByText('held against every cause: 6 of 9')).toBeVisible();
+    await expect(page.getByRole('progressbar', { name: 'Readings held against every cause' })).toHaveAttribute('max', '9');
+    await expect(page.getByText(/^What still fits/)).toBeAttached();
+    await expect(page.getByText('held against every cause')).toHaveCount(0);
+    expect(asked).toEqual([['f', 'g'], ['d', 'e'], ['b', 'c'], ['a']]);
+});

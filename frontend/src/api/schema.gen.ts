@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["columns"];
+        put?: never;
+        post: operations["workColumns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/consistency": {
         parameters: {
             query?: never;
@@ -573,6 +589,13 @@ export interface components {
             words: string;
             /** @description Signed elements, as a connection takes them. */
             around: string[];
+        };
+        /** @description How far it is worked out what the readings of a call would show under every cause. */
+        ColumnsView: {
+            /** @description Readings that differ in tester, place or state. */
+            total: number;
+            /** @description Of each that is not worked out an observation. */
+            missing: string[];
         };
         /** @description A reading that cannot be true together with the others. */
         ContradictionView: {
@@ -1327,6 +1350,59 @@ export interface operations {
                     "application/json": components["schemas"]["PicksView"];
                 };
             };
+        };
+    };
+    columns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is worked out what the readings would show under every cause */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColumnsView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+        };
+    };
+    workColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    observations: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description How far it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColumnsView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
         };
     };
     consistency: {

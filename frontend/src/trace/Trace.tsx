@@ -9,6 +9,7 @@ import { useKeys } from '../ui/keys';
 import { useQuiet } from '../ui/quiet';
 import { clock, Modal, Refused, useDraft, Waiting } from '../ui/parts';
 import { Agreements } from './Agreements';
+import { useColumns } from './columns';
 import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
@@ -19,6 +20,7 @@ import { useWays } from './practice';
 import { NextTest } from './NextTest';
 import { Part } from './Part';
 import { PointPanel } from './PointPanel';
+import { Preparing } from './Preparing';
 import { Readings } from './Readings';
 import { ChooseRun, RunStrip } from './Run';
 import { nextOpen, useReach, useRun } from './runs';
@@ -36,6 +38,7 @@ export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
     const hasHouse = detail.call.houseId !== null;
     const ranking = useRanking(callId, hasHouse);
+    const columns = useColumns(callId, `${detail.call.houseId} ${detail.houseVersion}`, hasHouse && detail.readings.length > 0);
     // What a reading is waited for comes first: the map and the next prediction follow the ranking.
     const isRanked = ranking.data === undefined || !ranking.isFetching;
     const fetched = useMap(callId, hasHouse && isRanked);
@@ -113,7 +116,7 @@ export function Trace({ detail }: { detail: Detail }) {
             <main>
                 <div className="mx-auto max-w-3xl space-y-3 p-4">
                     <Refused error={map.error ?? instruments.error} />
-                    {hasHouse && map.isPending && <Waiting what="Drawing the house" />}
+                    {hasHouse && map.isPending && (columns && ranking.isFetching ? <Preparing columns={columns} /> : <Waiting what="Drawing the house" />)}
                     {!hasHouse && (
                         <p>
                             This call has no house yet. Readings can be taken all the same: say in words where, and place them later. <Link className="inline-flex min-h-11 items-center underline underline-offset-4" to={`/calls/${callId}/survey`}>Survey the board, a few minutes</Link>
@@ -218,7 +221,8 @@ export function Trace({ detail }: { detail: Detail }) {
                     {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
-                    {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : <Waiting what="Ranking the causes" />}
+                    {columns && ranking.isFetching && <Preparing columns={columns} />}
+                    {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : !columns && <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>

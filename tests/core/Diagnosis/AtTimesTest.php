@@ -98,7 +98,7 @@ final class AtTimesTest extends TestCase
     {
         $tests = [];
         foreach (TestCatalogue::plans(self::$house) as $id => $plan) {
-            if (\in_array($plan->procedure->slug(), ['plug-in-check', 'polarity-live', 'zs', 'insulation', 'residual-clamp', 'r1-r2', 'rcd-ramp', 'neutral-to-neutral', 'residual-pair', 'ring-ends', 'function-check', 'joint-drop', 'volt-drop'], true)) {
+            if (\in_array($plan->procedure->slug(), ['plug-in-check', 'polarity-live', 'zs', 'insulation', 'residual-clamp', 'r1-r2', 'rcd-ramp', 'neutral-to-neutral', 'residual-pair', 'ring-ends', 'function-check', 'joint-drop', 'volt-drop', 'ne-under-load', 'earthing-current', 'plug-by-plug', 'neutral-to-earth', 'insulation-joined', 'cpc-current', 'leakage-log', 'loop-ratio', 'neutral-of-off-circuit'], true)) {
                 $tests[] = $id;
             }
         }

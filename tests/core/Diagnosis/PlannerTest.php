@@ -220,7 +220,7 @@ final class PlannerTest extends TestCase
 
     public function testAPlaceThatIsNotKnownCostsOpenings(): void
     {
-        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, 20 minutes each, on top of a wrong repair.
+        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, two hours each, on top of a wrong repair: more is lost than a repair may.
         $space = self::space(['none']);
         $of = static function (string $id, float $probability) use ($space): Standing {
             foreach ($space as $hypothesis) {
@@ -235,8 +235,9 @@ final class PlannerTest extends TestCase
         };
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
-        self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 20.0, $stop->lossMinutes, 1e-9);
-        self::assertSame(StopAdvice::Repair, $stop->advice);
+        self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 120.0, $stop->lossMinutes, 1e-9);
+        self::assertSame(StopAdvice::Swap, $stop->advice);
+        self::assertSame(StopAdvice::Repair, Stop::advised(new Ranking([$of('line-neutral-reversed|a', 0.85), $of('line-neutral-reversed|b', 0.1), $of(Hypothesis::SOUND, 0.05)], []), [])->advice);
 
         // One cause in several places, none of them likely: nobody swaps them all. The same weight at one place is a swap worth trying.
         $joints = array_values(array_filter($space, static fn (Hypothesis $hypothesis): bool => str_starts_with($hypothesis->id, 'high-resistance-joint|') && !$hypothesis->intermittent));

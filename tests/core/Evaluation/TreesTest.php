@@ -57,8 +57,8 @@ final class TreesTest extends TestCase
     {
         // Kind 0 at places 0, 1, 2; kind 1 at place 3; the last atom has no name.
         $loss = new Loss([0, 0, 0, 1, null], [0, 1, 2, 3, 4]);
-        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
-        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 20.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
+        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 120.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
+        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 120.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
         self::assertEqualsWithDelta(0.1 * 240.0, $loss->minutes([0.05, 0.0, 0.0, 0.9, 0.05]), 1e-9);
         self::assertEqualsWithDelta(240.0, $loss->minutes([0.0, 0.0, 0.0, 0.0, 1.0]), 1e-9, 'what has no name cannot be repaired');
     }

@@ -41,9 +41,9 @@ final class ScreenTest extends TestCase
         self::assertFalse($screen->leavesAlone([[$node('lead'), $node('a'), 1.0, 0.0]]));
         self::assertFalse($screen->leavesAlone([[$node('c'), $node('return'), 0.0, 1.0]]), 'a second way back');
         self::assertFalse($screen->leavesAlone([[$node('b'), $node('c'), 0.0, 1.0], [$node('a'), $node('return'), 0.0, 1.0]]), 'one of two is enough');
-        // Siemens by which a tie of one ohm in two halves is noticed: 10⁻⁷ of 2 Ω is 2·10⁻⁷ = y · 1².
-        self::assertTrue($screen->leavesAlone([[$node('a'), $node('return'), 0.0, 1.9e-7]]));
-        self::assertFalse($screen->leavesAlone([[$node('a'), $node('return'), 0.0, 2.1e-7]]));
+        // Siemens by which a tie of one ohm in two halves is noticed: 10⁻⁶ of 2 Ω is 2·10⁻⁶ = y · 1².
+        self::assertTrue($screen->leavesAlone([[$node('a'), $node('return'), 0.0, 1.9e-6]]));
+        self::assertFalse($screen->leavesAlone([[$node('a'), $node('return'), 0.0, 2.1e-6]]));
     }
 
     public function testALeadWithoutAWayToTheOtherIsNeverScreened(): void
@@ -61,15 +61,16 @@ final class ScreenTest extends TestCase
     /** @return iterable<string, array{House, string, int}> */
     public static function houses(): iterable
     {
-        foreach (['plug-in-check:a.front', 'r1-r2:c', 'insulation:low:L–E', 'insulation-joined:ring', 'neutral-to-earth:low', 'neutral-to-neutral:low:up', 'ring-ends:ring:L'] as $test) {
+        foreach (['plug-in-check:a.front', 'r1-r2:c', 'insulation:low:L–E', 'insulation-joined:ring', 'neutral-to-earth:low', 'neutral-to-neutral:low:up', 'ring-ends:ring:L', 'polarity-live:a.front:L-N', 'polarity-live:b.front:N-E', 'zs:c.front:L-E', 'loop-compare:c.front', 'residual-clamp:ring', 'cpc-current:ring', 'rcd-times:rcd-a:1', 'rcd-ramp:rcd-b:out', 'capacitance-ends:low:L:board'] as $test) {
             yield $test => [Houses::ringAndLights(), $test, 30];
         }
         yield 'without cpc' => [Houses::withoutCpc(0.0), 'plug-in-check:s2.front', 0];
+        yield 'panel, volts' => [Houses::demo('panel-with-multiwire'), 'polarity-live:counter-l.upper:L-N', 30];
         yield 'panel' => [Houses::demo('panel-with-multiwire'), 'plug-in-check:counter-l.upper', 30];
         yield 'elu, what conducts by voltage' => [Houses::demo('earth-leakage-unit'), 'insulation-joined:geyser', 30];
     }
 
-    /** Every fault of the catalogue read with the screen and without. */
+    /** Every fault of the catalogue read with the screen and without: apart by less than a thousandth of what the tester wanders. */
     #[DataProvider('houses')]
     public function testEveryFaultReadsAsItDoesWithoutAScreen(House $house, string $test, int $least): void
     {
@@ -88,7 +89,7 @@ final class ScreenTest extends TestCase
                     $read = $screened->read($change);
                     $what = "{$kind->slug()} $site->words, $ohms Ω";
                     self::assertSame($expected->kind, $read->kind, $what);
-                    self::assertEqualsWithDelta($display->isLine() ? $display->z($expected->value) : 0.0, $display->isLine() ? $display->z($read->value) : 0.0, 2e-5, $what);
+                    self::assertEqualsWithDelta($display->isLine() ? $display->z($expected->value) : 0.0, $display->isLine() ? $display->z($read->value) : 0.0, $display->isLine() ? max(2e-5, 1e-3 * $display->spread($expected->value, is_finite($expected->value) ? $display->instrument->accuracy()->repeatability($display->instrument->scale(), $expected) : 0.0)) : 0.0, $what);
                     self::assertEqualsWithDelta($expected->levels, $read->levels, 1e-3, $what);
                     // The sound reading is one object, handed out again.
                     $same += \in_array($read, $seen, true) ? 1 : 0;
