@@ -59,6 +59,9 @@ final class Likelihood
     /** @var list<array<int, Term>> by reading and place of the row */
     private array $known = [];
 
+    /** @var array<int, array<int, Term>> the same, straightened at the fit of the house as surveyed */
+    private array $straight = [];
+
     private readonly LikelihoodResult $sound;
 
     private readonly SoundFit $fit;
@@ -84,8 +87,8 @@ final class Likelihood
         }
         [$this->sound, $this->theta] = $this->fitted($this->terms);
         // Readings are taken out of it by the weights they have at the very fit: others could leave less than nothing.
-        $triangle = Triangle::of($this->system($this->terms, $this->theta, false, null)[0], \count($this->factors));
-        $this->fit = new SoundFit($this->terms, $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
+        $triangle = Triangle::of($this->system($this->terms, $this->theta, false, [])[0], \count($this->factors));
+        $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
     }
 
     /** The house as surveyed. */
@@ -122,10 +125,11 @@ final class Likelihood
         if ($nats > $hopeless) {
             $changed = $this->changed($apart);
             $slight = $this->slight($changed);
-            if (null === $slight && !$this->fit->holds($changed)) {
+            $straight = null === $slight ? $this->straight($apart, $changed) : [];
+            if (null === $slight && !$this->fit->holds($straight)) {
                 return $this->of($apart);
             }
-            [$log, $each] = $slight ?? $this->fit->with($changed);
+            [$log, $each] = $slight ?? $this->fit->with($straight);
         }
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, []);
@@ -177,14 +181,30 @@ final class Likelihood
         return $changed;
     }
 
+    /**
+     * @param array<int, int>  $apart
+     * @param array<int, Term> $changed
+     *
+     * @return array<int, Term> as straight lines where the factors are beside the sound house
+     */
+    private function straight(array $apart, array $changed): array
+    {
+        $straight = [];
+        foreach ($apart as $i => $place) {
+            $straight[$i] = $this->straight[$i][$place] ??= $changed[$i]->straight($this->theta);
+        }
+
+        return $straight;
+    }
+
     private function term(int $i, int $place): Term
     {
         return Term::of($this->evidence[$i]->table()->rows->row($place), $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
     }
 
     /**
-     * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those
-     * is therefore followed for once, and what fits the whole better is kept.
+     * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those,
+     * and all of them together, are therefore followed for once, and what fits the whole better is kept.
      *
      * @param array<int, Term> $terms by reading
      *
@@ -193,16 +213,18 @@ final class Likelihood
     private function fitted(array $terms): array
     {
         $n = \count($this->factors);
-        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), null);
+        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
         $tried = [];
         for ($better = true; $better;) {
             $better = false;
-            foreach ($this->blunders($terms, $best[1]) as $i) {
-                if (isset($tried[$i])) {
+            $blunders = $this->blunders($terms, $best[1]);
+            foreach (\count($blunders) > 1 ? [...array_chunk($blunders, 1), $blunders] : array_chunk($blunders, 1) as $followed) {
+                $key = implode(' ', $followed);
+                if (isset($tried[$key])) {
                     continue;
                 }
-                $tried[$i] = true;
-                $other = $this->settled($terms, $best[1], $i);
+                $tried[$key] = true;
+                $other = $this->settled($terms, $best[1], array_fill_keys($followed, true));
                 if ($other[0]->log > $best[0]->log + self::BETTER) {
                     $best = $other;
                     $better = true;
@@ -240,17 +262,17 @@ final class Likelihood
      *
      * @param array<int, Term>  $terms by reading
      * @param array<int, float> $theta
-     * @param int|null          $followed reading that is no blunder at first; null where at first each is followed as far as the factors could explain it at all
+     * @param array<int, true>  $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all
      *
      * @return array{LikelihoodResult, array<int, float>}
      */
-    private function settled(array $terms, array $theta, ?int $followed): array
+    private function settled(array $terms, array $theta, array $followed): array
     {
         $n = \count($theta);
         $triangle = [];
-        for ($pass = 0, $passes = self::PASSES + (null === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
+        for ($pass = 0, $passes = self::PASSES + ([] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
             $before = $theta;
-            [$matrix, $right] = $this->system($terms, $theta, null === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : null);
+            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : []);
             $triangle = Triangle::of($matrix, $n);
             $theta = Triangle::solve($triangle, $right, $n);
             $moved = 0.0;
@@ -278,10 +300,11 @@ final class Likelihood
      *
      * @param array<int, Term>  $terms
      * @param array<int, float> $theta
+     * @param array<int, true>  $followed
      *
      * @return array{array<int, float>, array<int, float>} lower triangle of the matrix, right side
      */
-    private function system(array $terms, array $theta, bool $first, ?int $followed): array
+    private function system(array $terms, array $theta, bool $first, array $followed): array
     {
         $n = \count($theta);
         $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
@@ -295,19 +318,20 @@ final class Likelihood
                 continue;
             }
             // First ask whether the factors could explain the reading at all, then whether they do.
-            [$weight, $off] = [$term->weight, asinh($cell->middle) - $term->z];
-            if ($i === $followed) {
-                $weight = 1.0 / $term->variance;
-            } elseif (!$first) {
-                $moved = $term->moved($theta);
-                [$weight, $off] = $cell->weighed($term->z + $moved, $term->variance);
-                $off += $moved;
-            }
+            $place = $term->z + $term->moved($theta);
+            [$weight, $off] = match (true) {
+                isset($followed[$i]) => [1.0 / $term->variance, asinh($cell->middle) - $place],
+                $first => [$term->weight, asinh($cell->middle) - $place],
+                default => $cell->weighed($place, $term->variance),
+            };
             if ($weight < 1e-9) {
                 continue;
             }
             $at = $term->at;
-            $moves = $term->moves;
+            $moves = $term->slopes($theta);
+            foreach ($at as $p => $f) {
+                $off += $moves[$p] * $theta[$f];
+            }
             foreach ($at as $p => $f) {
                 $weighed = $weight * $moves[$p];
                 $right[$f] += $weighed * $off;

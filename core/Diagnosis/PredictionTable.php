@@ -14,16 +14,18 @@ final readonly class PredictionTable
      * @param array<string, non-empty-list<int>> $places  of its rows by stem, of those that the test notices
      * @param array<string, positive-int>        $quiet   stem of what leaves the test alone => its severities
      * @param array<string, float>               $factors that rows may move with => its tail
+     * @param list<array{string, string, float}> $bends   two factors, or one twice, and the second difference of the sound house's place for a deviation of both
      */
-    private function __construct(public Rows $rows, private array $places, private array $quiet, public array $factors)
+    private function __construct(public Rows $rows, private array $places, private array $quiet, public array $factors, public array $bends)
     {
     }
 
     /**
      * @param array<string, list<Row>> $rows    by stem of the hypotheses, the sound house's among them
      * @param array<string, float>     $factors that rows may move with => its tail
+     * @param list<array{string, string, float}> $bends two factors, or one twice, and the second difference of the sound house's place
      */
-    public static function of(array $rows, array $factors = []): self
+    public static function of(array $rows, array $factors = [], array $bends = []): self
     {
         $distinct = $known = $places = $quiet = [];
         // The sound house's row comes first.
@@ -44,7 +46,7 @@ final readonly class PredictionTable
             }
         }
 
-        return new self(Rows::of($distinct), $places, $quiet, $factors);
+        return new self(Rows::of($distinct), $places, $quiet, $factors, $bends);
     }
 
     public function has(Hypothesis $hypothesis): bool
@@ -109,7 +111,7 @@ final readonly class PredictionTable
             unset($places[$stem]);
         }
 
-        return new self($this->rows, $places, $quiet, $this->factors);
+        return new self($this->rows, $places, $quiet, $this->factors, $this->bends);
     }
 
     /** These rows and those of other causes. */
@@ -127,6 +129,7 @@ final readonly class PredictionTable
             $this->places + $places,
             $this->quiet + array_diff_key($other->quiet, $this->places),
             $this->factors + $other->factors,
+            [] === $this->bends ? $other->bends : $this->bends,
         );
     }
 

@@ -20,7 +20,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '16';
+    public const VERSION = '17';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
@@ -44,6 +44,11 @@ final class Predictor
     /** Spreads of one reading (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
     private const NEAR = 0.05;
+
+    /** Share of the move up to which a bend says what farther deviations do, what it leaves unsaid then, and the share of a reading's own deviation up to which it is as good as straight. */
+    private const GENTLE = 0.5;
+    private const UNSAID = 0.2;
+    private const STRAIGHT = 0.1;
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
@@ -77,7 +82,7 @@ final class Predictor
         if ($sketched || \count($hypotheses) >= self::MANY) {
             $base->prepare();
         }
-        $shifted = [];
+        $shifted = $bends = [];
         $bent = 0.0;
         if ($sketched) {
             $sound = self::placed($display, $base->read(), self::leaning($house, $measurement, $display, $base, $spreads), 0.0);
@@ -89,7 +94,7 @@ final class Predictor
                     $shifted[$factor]->prepare(false);
                 }
             }
-            $bent = self::curvature($house, $measurement, $display, $base, $shifted, $spreads);
+            [$bends, $bent] = self::curvature($house, $measurement, $display, $base, $shifted, $spreads);
             $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
@@ -105,7 +110,7 @@ final class Predictor
             }
         }
 
-        return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads));
+        return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads), $bends);
     }
 
     /**
@@ -172,25 +177,55 @@ final class Predictor
     }
 
     /**
-     * How far the sound house's reading bends: where leaks nearly cancel, one deviation of a factor up and one down move it
-     * by unlike amounts, and what is not linear is noise to the ranking.
+     * How the sound house's reading bends: one deviation of a factor up and one down move it by unlike amounts. Where that is
+     * the lesser part, as with volts of which one share grows, it tells what two and three deviations do; where leaks nearly cancel
+     * it tells nothing, and is noise to the ranking.
      *
      * @param array<string, Bench> $shifted
      * @param array<string, float> $spreads
+     *
+     * @return array{list<array{string, string, float}>, float} two factors, or one twice, and the second difference of the place on the display; deviation of the noise
      */
-    private static function curvature(House $house, Measurement $measurement, Display $display, Bench $base, array $shifted, array $spreads): float
+    private static function curvature(House $house, Measurement $measurement, Display $display, Bench $base, array $shifted, array $spreads): array
     {
         $sound = $base->read();
+        $own = self::placed($display, $sound, [], 0.0);
+        $bends = $moves = [];
         $square = 0.0;
         foreach (self::isNumber($display, $sound) ? $shifted : [] as $factor => $bench) {
-            $up = $base->leaning($factor, $spreads[$factor]) ?? $bench->read();
-            $down = $base->leaning($factor, -$spreads[$factor]) ?? self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
-            if (ShownKind::Nothing !== $up->kind && ShownKind::Nothing !== $down->kind) {
-                $square += (0.5 * ($display->z($up->value) + $display->z($down->value)) - $display->z($sound->value)) ** 2;
+            $up = $bench->read();
+            // What moves the reading by little bends it by less, but for leaks that cancel: those the first order knows as well.
+            $isSlight = ShownKind::Nothing !== $up->kind && ($display->z($up->value) - $own->z) ** 2 < self::STRAIGHT * $own->sigma;
+            [$up, $down] = $isSlight ? [$base->leaning($factor, $spreads[$factor]), $base->leaning($factor, -$spreads[$factor])] : [$up, null];
+            $up ??= $bench->read();
+            $down ??= self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
+            if (ShownKind::Nothing === $up->kind || ShownKind::Nothing === $down->kind) {
+                continue;
+            }
+            $bend = $display->z($up->value) + $display->z($down->value) - 2.0 * $own->z;
+            $isGentle = !$isSlight && abs($bend) < self::GENTLE * 0.5 * abs($display->z($up->value) - $display->z($down->value));
+            if ($isGentle) {
+                $moves[$factor] = $display->z($up->value) - $own->z;
+                if (abs($bend) > self::STRAIGHT * $own->sigma) {
+                    $bends[] = [$factor, $factor, $bend];
+                }
+            }
+            $square += (($isGentle ? self::UNSAID : 1.0) * 0.5 * $bend) ** 2;
+        }
+        foreach (array_keys($moves) as $at => $one) {
+            foreach (\array_slice(array_keys($moves), $at + 1) as $other) {
+                // Where one share of the volts grows, the others lose of theirs.
+                if (abs($moves[$one] * $moves[$other]) > self::STRAIGHT * $own->sigma) {
+                    $both = self::bench($house, $measurement, new Factors([$one => $spreads[$one], $other => $spreads[$other]]))->read();
+                    $bend = $display->z($both->value) - $own->z - $moves[$one] - $moves[$other];
+                    if (ShownKind::Nothing !== $both->kind && abs($bend) > self::STRAIGHT * $own->sigma) {
+                        $bends[] = [$one, $other, $bend];
+                    }
+                }
             }
         }
 
-        return sqrt($square);
+        return [$bends, sqrt($square)];
     }
 
     /**

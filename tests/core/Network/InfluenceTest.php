@@ -115,7 +115,7 @@ final class InfluenceTest extends TestCase
                 $measurement = $plan->measurement;
                 $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
                 $prepared = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
-                $prepared->prepare();
+                $prepared->prepare(false);
                 self::assertEqualsWithDelta($bench->read()->value, $prepared->read()->value, 1e-9 + 1e-6 * $bench->read()->value, $id);
                 foreach (FaultCatalogue::all() as $kind) {
                     foreach ($kind->sites($house) as $site) {
