@@ -45,10 +45,11 @@ final class Predictor
     private const SAME = 1e-3;
     private const NEAR = 0.05;
 
-    /** Share of the move up to which a bend says what farther deviations do, what it leaves unsaid then, and the share of a reading's own deviation up to which it is as good as straight. */
+    /** Share of the move up to which a bend says what farther deviations do, what it leaves unsaid then, and the shares of a reading's own deviation up to which a bend is as good as straight, and a move too slight to bend. */
     private const GENTLE = 0.5;
     private const UNSAID = 0.2;
     private const STRAIGHT = 0.1;
+    private const SLIGHT = 0.5;
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
@@ -195,7 +196,7 @@ final class Predictor
         foreach (self::isNumber($display, $sound) ? $shifted : [] as $factor => $bench) {
             $up = $bench->read();
             // What moves the reading by little bends it by less, but for leaks that cancel: those the first order knows as well.
-            $isSlight = ShownKind::Nothing !== $up->kind && ($display->z($up->value) - $own->z) ** 2 < self::STRAIGHT * $own->sigma;
+            $isSlight = ShownKind::Nothing !== $up->kind && abs($display->z($up->value) - $own->z) < self::SLIGHT * $own->sigma;
             [$up, $down] = $isSlight ? [$base->leaning($factor, $spreads[$factor]), $base->leaning($factor, -$spreads[$factor])] : [$up, null];
             $up ??= $bench->read();
             $down ??= self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
