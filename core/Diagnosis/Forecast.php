@@ -44,8 +44,11 @@ final readonly class Forecast
         $this->isMixed = array_map(static fn (int $group): bool => isset($several[$group]), $groups);
     }
 
-    /** @param array<string, float> $spread what is left of the factors' standard deviations */
-    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, array $spread = []): self
+    /**
+     * @param array<string, float>       $spread what is left of the factors' standard deviations
+     * @param array{Row, float}|null $again  where the test was done: what it read then, and how likely that is what has no name, if that is the cause
+     */
+    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, array $spread = [], ?array $again = null): self
     {
         $rows = $placed = $places = [];
         foreach ($beliefs->atoms as $at => [$hypothesis, $severity]) {
@@ -56,13 +59,13 @@ final readonly class Forecast
                 $placed[$places[$at]] ??= $rows[$at];
             }
         }
-        $outcomes = new Outcomes($display, array_values($placed), $spread);
+        $outcomes = new Outcomes($display, [...array_values($placed), ...(null === $again ? [] : [$again[0]])], $spread);
         $classes = $classOf = $known = [];
         foreach (array_keys($beliefs->atoms) as $at) {
             $key = $places[$at] ?? '';
             if (!isset($known[$key])) {
                 $known[$key] = \count($classes);
-                $classes[] = isset($rows[$at]) ? $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound());
+                $classes[] = isset($rows[$at]) ? $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound(), $again);
             }
             $classOf[] = $known[$key];
         }
@@ -164,9 +167,15 @@ final readonly class Forecast
         return $nats;
     }
 
-    /** @return list<float> */
-    private static function somethingElse(Outcomes $outcomes, Row $sound): array
+    /**
+     * @param array{Row, float}|null $again
+     *
+     * @return list<float>
+     */
+    private static function somethingElse(Outcomes $outcomes, Row $sound, ?array $again): array
     {
-        return array_map(static fn (float $broad, float $sound): float => Ranker::TOUCHED * $broad + (1.0 - Ranker::TOUCHED) * $sound, $outcomes->broad(), $outcomes->of($sound));
+        [$other, $share] = null === $again ? [$outcomes->broad(), Ranker::TOUCHED] : [$outcomes->of($again[0]), $again[1]];
+
+        return array_map(static fn (float $other, float $sound): float => $share * $other + (1.0 - $share) * $sound, $other, $outcomes->of($sound));
     }
 }

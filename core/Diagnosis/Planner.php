@@ -22,6 +22,8 @@ final class Planner
     private const MATTERS_SECOND = 1e-4;
     private const MOST_SECOND = 250;
     private const LEAST_BITS = 0.01;
+    private const DOUBTED = 0.5;
+
     /** Tests that are weighed where each has to be worked out for it; the cheapest of each kind first. */
     public const SKETCHED = 60;
 
@@ -71,8 +73,9 @@ final class Planner
         $beliefs = Beliefs::of($standings);
         $hypotheses = self::compared($standings);
         $plans = $forecasts = $minutes = $bits = [];
+        $again = self::again($ranking);
         foreach ($this->possible($ranking, $standings, $now, $opened) as [$plan, $price]) {
-            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread);
+            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $again[$this->hashes[$plan->id]] ?? null);
             $told = $forecast->bits($beliefs);
             if ($told > self::LEAST_BITS) {
                 [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $told];
@@ -89,7 +92,7 @@ final class Planner
     }
 
     /**
-     * Tests not done yet in that state, of the circuits that a cause worth asking about is on.
+     * Tests not done yet in that state, or done with a reading that may be a slip, of the circuits that a cause worth asking about is on.
      *
      * @param list<Standing> $standings
      *
@@ -98,18 +101,62 @@ final class Planner
     private function possible(Ranking $ranking, array $standings, State $now, Opened $opened): array
     {
         $circuits = $this->circuits($standings);
-        // What was read before a repair may be read again after it.
-        $done = array_map(static fn (Evidence $piece): string => $piece->repaired === $ranking->repaired ? $piece->measurement->hash() : '', $ranking->evidence);
-        $possible = [];
+        $read = array_fill_keys(array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence), true);
+        $done = array_fill_keys(self::done($ranking), true);
+        $again = $possible = [];
         foreach ($this->plans as $id => $plan) {
+            $hash = $this->hashes[$id] ??= $plan->measurement->hash();
             $own = $this->circuitsOf[$id] ??= $plan->measurement->circuits($this->house);
-            if (([] === $own || [] !== array_intersect($own, $circuits)) && !\in_array($this->hashes[$id] ??= $plan->measurement->hash(), $done, true)) {
+            if (isset($done[$hash])) {
+                continue;
+            }
+            // What may be a slip is weighed whatever else is.
+            if (isset($read[$hash])) {
+                $again[] = [$plan, $this->price->minutes($now, $plan, $opened)];
+            } elseif ([] === $own || [] !== array_intersect($own, $circuits)) {
                 $possible[] = [$plan, $this->price->minutes($now, $plan, $opened)];
             }
         }
         usort($possible, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
 
-        return self::spread($possible, $this->mostTests);
+        return [...$again, ...self::spread($possible, $this->mostTests)];
+    }
+
+    /** @return array<string, array{Row, float}> what was read, by the hash of the measurement, and how likely that is what has no name, if that is the cause */
+    private static function again(Ranking $ranking): array
+    {
+        $again = [];
+        foreach ($ranking->standings as $standing) {
+            foreach (Hypothesis::ELSE === $standing->hypothesis->id ? $ranking->evidence : [] as $at => $piece) {
+                $row = Repeated::row($piece);
+                if (null !== $row && $piece->repaired === $ranking->repaired) {
+                    $again[$piece->measurement->hash()] ??= [$row, min(1.0, Ranker::TOUCHED * $piece->display->broad($piece->reading) / exp($standing->each[$at]))];
+                }
+            }
+        }
+
+        return $again;
+    }
+
+    /**
+     * What need not be read again: not what was read before a repair, nor what was read once and is likelier a slip than not.
+     *
+     * @return list<string> hashes of the measurements
+     */
+    private static function done(Ranking $ranking): array
+    {
+        $done = $once = [];
+        foreach ($ranking->evidence as $at => $piece) {
+            if ($piece->repaired === $ranking->repaired) {
+                $hash = $piece->measurement->hash();
+                if (isset($once[$hash]) || $ranking->doubt($at) < self::DOUBTED) {
+                    $done[] = $hash;
+                }
+                $once[$hash] = true;
+            }
+        }
+
+        return $done;
     }
 
     /**

@@ -131,9 +131,17 @@ final class Ranker
      */
     private function somethingElse(Hypothesis $hypothesis): Standing
     {
-        $each = [];
+        $each = $first = $touched = [];
         foreach ($this->evidence as $at => $piece) {
-            $each[] = log(self::TOUCHED * $piece->display->broad($piece->reading) + (1.0 - self::TOUCHED) * exp($this->sound->each[$at]));
+            $own = exp($this->sound->each[$at]);
+            $key = $piece->measurement->hash().implode(' ', $piece->repaired);
+            // What it disturbs it disturbs again: read once more there, it shows the same.
+            $other = isset($first[$key]) ? Repeated::probability($piece, $first[$key]) : $piece->display->broad($piece->reading);
+            $share = $touched[$key] ?? self::TOUCHED;
+            $probability = $share * $other + (1.0 - $share) * $own;
+            $touched[$key] = $share * $other / $probability;
+            $first[$key] ??= $piece;
+            $each[] = log($probability);
         }
 
         // What it costs to move the shared factors is paid here as well as by the sound house.

@@ -53,6 +53,20 @@ final class Ranking
         return $this->expected[$at];
     }
 
+    /** How likely a reading was a slip, or disturbed by what has no name, over all that still fits. */
+    public function doubt(int $at): float
+    {
+        $piece = $this->evidence[$at];
+        $broad = $piece->display->broad($piece->reading);
+        $doubt = 0.0;
+        foreach ($this->standings as $standing) {
+            $anything = Hypothesis::ELSE === $standing->hypothesis->id ? Ranker::TOUCHED : $piece->blunder;
+            $doubt += $standing->probability * min(1.0, $anything * $broad / exp($standing->each[$at]));
+        }
+
+        return $doubt;
+    }
+
     public function probability(string $hypothesisId): float
     {
         foreach ($this->standings as $standing) {

@@ -48,6 +48,9 @@ final class Visit
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
 
+    /** @var array<string, Shown|null> measurement => what a cause without a name makes of it; it does so again when it is repeated */
+    private array $disturbed = [];
+
     /**
      * @param non-empty-list<Hypothesis>                                        $hypotheses
      * @param \Closure(Ranking, list<Candidate>, Tables): (Candidate|null)|null $choice     which of the candidates is done; the first when left out
@@ -140,7 +143,7 @@ final class Visit
     {
         $measurement = $this->world->done($plan->measurement, $this->house, $dice);
         $instrument = $measurement->instrument;
-        $shown = $this->world->blunder($truth, $instrument, $dice);
+        $shown = $this->disturbed($truth, $measurement, $dice);
         if (null === $shown) {
             try {
                 $shown = $this->noisy((new Bench($truth->house, $measurement->state, $instrument, $measurement->connection, $truth->factors))->read($truth->change), $instrument, $dice);
@@ -150,6 +153,19 @@ final class Visit
         }
 
         return ReadingParser::parse(ReadingFormat::displayed($shown, $instrument), $instrument);
+    }
+
+    private function disturbed(Truth $truth, Measurement $measurement, Dice $dice): ?Shown
+    {
+        if (null !== $truth->hypothesis) {
+            return $this->world->blunder($truth, $measurement->instrument, $dice);
+        }
+        $hash = $measurement->hash();
+        if (!\array_key_exists($hash, $this->disturbed)) {
+            $this->disturbed[$hash] = $this->world->blunder($truth, $measurement->instrument, $dice);
+        }
+
+        return null === $this->disturbed[$hash] ? null : $this->noisy($this->disturbed[$hash], $measurement->instrument, $dice);
     }
 
     private function noisy(Shown $shown, Instrument $instrument, Dice $dice): Shown

@@ -104,7 +104,20 @@ final readonly class DiagnosisViews
             CallViews::ledger($house, $now, $plan->measurement->state),
             $this->outcomes($house, $plan->measurement, $ranking),
             array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
+            self::before($ranking, $plan->measurement),
         );
+    }
+
+    /** What was read there since the last repair. */
+    private static function before(Ranking $ranking, Measurement $measurement): ?string
+    {
+        foreach ($ranking->evidence as $piece) {
+            if ($piece->repaired === $ranking->repaired && $piece->measurement->hash() === $measurement->hash()) {
+                return $piece->reading->raw;
+            }
+        }
+
+        return null;
     }
 
     /** @param list<string> $cautions */

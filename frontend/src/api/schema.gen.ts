@@ -842,6 +842,8 @@ export interface components {
             outcomes: components["schemas"]["OutcomeView"][];
             /** @description What should stay on and loses its power: ask and arrange first. */
             losing: string[];
+            /** @description What it read when it was done already, and is likelier a slip than not; null for a test not done yet. */
+            again: string | null;
         };
         /** @description One observation as stored. */
         ObservationView: {

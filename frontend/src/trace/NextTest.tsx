@@ -28,6 +28,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
             <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
                 <p className="text-sm text-soft">Next, {minutes(best.minutes)}, worth {best.bits.toFixed(2)} bit</p>
                 <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
+                <Again read={best.again} />
                 {best.hazard !== '' && <p className="mt-1 text-sm font-bold">▲ {best.hazard}</p>}
                 {best.losing.length > 0 && <p className="mt-1 text-sm font-bold">▲ Loses its power: {best.losing.join(', ')}. Ask and arrange before you switch.</p>}
                 {best.steps.length > 0 && (
@@ -51,6 +52,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                                     <p className="text-sm text-soft">
                                         {minutes(test.minutes)}, {test.bits.toFixed(2)} bit
                                     </p>
+                                    <Again read={test.again} />
                                     {test.hazard !== '' && <p className="text-sm">▲ {test.hazard}</p>}
                                     {test.losing.length > 0 && <p className="text-sm">▲ Loses its power: {test.losing.join(', ')}.</p>}
                                     {test.steps.length > 0 && <p className="mb-1 text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
@@ -63,6 +65,11 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
             </section>
         </>
     );
+}
+
+/** A reading that fits nothing is read again before anybody believes it, or doubts the house. */
+function Again({ read }: { read: string | null }) {
+    return read === null ? null : <p className="mt-1 text-sm">Read it again: it showed {read}, which fits little of what is left.</p>;
 }
 
 /** Its whole price, as a person says it. */

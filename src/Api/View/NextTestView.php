@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A test worth doing next. */
-#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing'])]
+#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing', 'again'])]
 final readonly class NextTestView
 {
     /**
@@ -47,6 +47,8 @@ final readonly class NextTestView
         public array $outcomes,
         #[OA\Property(type: 'array', description: 'What should stay on and loses its power: ask and arrange first.', items: new OA\Items(type: 'string'))]
         public array $losing,
+        #[OA\Property(description: 'What it read when it was done already, and is likelier a slip than not; null for a test not done yet.')]
+        public ?string $again,
     ) {
     }
 }
