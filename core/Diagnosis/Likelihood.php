@@ -25,16 +25,6 @@ final class Likelihood
     /** A reading that somebody doubts is as likely a blunder as not. */
     public const DOUBTED = 0.5;
 
-    private const PASSES = 12;
-    private const SETTLED = 3e-3;
-
-    /** Passes more for which a reading is followed whatever it is. */
-    private const FOLLOWED = 2;
-    private const BETTER = 0.01;
-
-    /** Share of its whole weight below which a reading counts as a blunder. */
-    private const DRAWN = 0.5;
-
     /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
     private const HOPELESS = -16.0;
 
@@ -46,9 +36,6 @@ final class Likelihood
 
     /** @var array<string, int> factor => place in the system; those that join few readings first, so that the triangle stays thin */
     private readonly array $factors;
-
-    /** @var list<float> tail of the factor at each place */
-    private readonly array $tails;
 
     /** @var list<Term> of the house as surveyed, by reading */
     private array $terms = [];
@@ -63,6 +50,8 @@ final class Likelihood
     private array $straight = [];
 
     private readonly LikelihoodResult $sound;
+
+    private readonly FactorFit $factorFit;
 
     private readonly SoundFit $fit;
 
@@ -80,15 +69,13 @@ final class Likelihood
         }
         uksort($names, static fn (string $a, string $b): int => [1.0 === $names[$a], $a] <=> [1.0 === $names[$b], $b]);
         $this->factors = array_flip(array_keys($names));
-        $this->tails = array_values($names);
+        $this->factorFit = new FactorFit($this->cells, $this->factors, array_values($names));
         foreach ($evidence as $i => $piece) {
             $this->glances[] = Glance::at($piece->table()->rows, $piece, $this->cells[$i], $this->factors);
             $this->terms[] = $this->term($i, PredictionTable::SOUND);
         }
-        [$this->sound, $this->theta] = $this->fitted($this->terms);
-        // Readings are taken out of it by the weights they have at the very fit: others could leave less than nothing.
-        $triangle = Triangle::of($this->system($this->terms, $this->theta, false, [])[0], \count($this->factors));
-        $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $triangle, $this->tails, $this->sound);
+        [$this->sound, $this->theta] = $this->factorFit->of($this->terms);
+        $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), array_values($names), $this->sound);
     }
 
     /** The house as surveyed. */
@@ -100,7 +87,7 @@ final class Likelihood
     /** @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence */
     public function of(array $apart): LikelihoodResult
     {
-        return [] === $apart ? $this->sound : $this->fitted($this->changed($apart) + $this->terms)[0];
+        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms)[0];
     }
 
     /**
@@ -148,7 +135,7 @@ final class Likelihood
         $log = $this->sound->log;
         $apart = 0.0;
         foreach ($changed as $i => $term) {
-            $each[$i] = $own = $this->one($i, $term, $this->theta);
+            $each[$i] = $own = $this->factorFit->log($i, $term, $this->theta);
             $log += $own - $this->sound->each[$i];
             // And as much with the factors free: another fit may suit the cause where the sound house strains.
             $apart += max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
@@ -158,12 +145,6 @@ final class Likelihood
         }
 
         return [$log, $each];
-    }
-
-    /** @param array<int, float> $theta */
-    private function one(int $i, Term $term, array $theta): float
-    {
-        return $term->isPlain ? $term->log : $this->cells[$i]->log($term->z + $term->moved($theta), $term->sigma);
     }
 
     /**
@@ -200,148 +181,5 @@ final class Likelihood
     private function term(int $i, int $place): Term
     {
         return Term::of($this->evidence[$i]->table()->rows->row($place), $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
-    }
-
-    /**
-     * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those,
-     * and all of them together, are therefore followed for once, and what fits the whole better is kept.
-     *
-     * @param array<int, Term> $terms by reading
-     *
-     * @return array{LikelihoodResult, array<int, float>} with the factors
-     */
-    private function fitted(array $terms): array
-    {
-        $n = \count($this->factors);
-        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
-        $tried = [];
-        for ($better = true; $better;) {
-            $better = false;
-            $blunders = $this->blunders($terms, $best[1]);
-            foreach (\count($blunders) > 1 ? [...array_chunk($blunders, 1), $blunders] : array_chunk($blunders, 1) as $followed) {
-                $key = implode(' ', $followed);
-                if (isset($tried[$key])) {
-                    continue;
-                }
-                $tried[$key] = true;
-                $other = $this->settled($terms, $best[1], array_fill_keys($followed, true));
-                if ($other[0]->log > $best[0]->log + self::BETTER) {
-                    $best = $other;
-                    $better = true;
-                    break;
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * Readings that the factors could follow and do not.
-     *
-     * @param array<int, Term>  $terms
-     * @param array<int, float> $theta
-     *
-     * @return list<int>
-     */
-    private function blunders(array $terms, array $theta): array
-    {
-        $blunders = [];
-        foreach ($this->cells as $i => $cell) {
-            $term = $terms[$i];
-            if ($cell->isNumber && [] !== $term->at && $term->weight * $term->variance >= self::DRAWN && $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance < self::DRAWN) {
-                $blunders[] = $i;
-            }
-        }
-
-        return $blunders;
-    }
-
-    /**
-     * Reweighted least squares from where the factors are.
-     *
-     * @param array<int, Term>  $terms by reading
-     * @param array<int, float> $theta
-     * @param array<int, true>  $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all
-     *
-     * @return array{LikelihoodResult, array<int, float>}
-     */
-    private function settled(array $terms, array $theta, array $followed): array
-    {
-        $n = \count($theta);
-        $triangle = [];
-        for ($pass = 0, $passes = self::PASSES + ([] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
-            $before = $theta;
-            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : []);
-            $triangle = Triangle::of($matrix, $n);
-            $theta = Triangle::solve($triangle, $right, $n);
-            $moved = 0.0;
-            for ($a = 0; $a < $n; ++$a) {
-                $moved = max($moved, abs($theta[$a] - $before[$a]));
-            }
-            if ($pass > 0 && $moved < self::SETTLED) {
-                break;
-            }
-        }
-        $total = 0.0;
-        for ($a = 0; $a < $n; ++$a) {
-            $total += Factors::logDensity($theta[$a], $this->tails[$a]) - log($triangle[$a * $n + $a]);
-        }
-        $each = [];
-        foreach (array_keys($this->cells) as $i) {
-            $each[] = $this->one($i, $terms[$i], $theta);
-        }
-
-        return [new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle), $theta];
-    }
-
-    /**
-     * Normal equations of the factors: each reading weighs as far as it is this cause's own and no blunder.
-     *
-     * @param array<int, Term>  $terms
-     * @param array<int, float> $theta
-     * @param array<int, true>  $followed
-     *
-     * @return array{array<int, float>, array<int, float>} lower triangle of the matrix, right side
-     */
-    private function system(array $terms, array $theta, bool $first, array $followed): array
-    {
-        $n = \count($theta);
-        $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
-        $right = 0 === $n ? [] : array_fill(0, $n, 0.0);
-        for ($a = 0; $a < $n; ++$a) {
-            $matrix[$a * $n + $a] = Factors::pull($theta[$a], $this->tails[$a]);
-        }
-        foreach ($this->cells as $i => $cell) {
-            $term = $terms[$i];
-            if (!$cell->isNumber || [] === $term->at) {
-                continue;
-            }
-            // First ask whether the factors could explain the reading at all, then whether they do.
-            $place = $term->z + $term->moved($theta);
-            [$weight, $off] = match (true) {
-                isset($followed[$i]) => [1.0 / $term->variance, asinh($cell->middle) - $place],
-                $first => [$term->weight, asinh($cell->middle) - $place],
-                default => $cell->weighed($place, $term->variance),
-            };
-            if ($weight < 1e-9) {
-                continue;
-            }
-            $at = $term->at;
-            $moves = $term->slopes($theta);
-            foreach ($at as $p => $f) {
-                $off += $moves[$p] * $theta[$f];
-            }
-            foreach ($at as $p => $f) {
-                $weighed = $weight * $moves[$p];
-                $right[$f] += $weighed * $off;
-                $row = $f * $n;
-                for ($q = 0; $q <= $p; ++$q) {
-                    $matrix[$row + $at[$q]] += $weighed * $moves[$q];
-                }
-            }
-        }
-
-        return [$matrix, $right];
     }
 }

@@ -45,12 +45,6 @@ final class Predictor
     private const SAME = 1e-3;
     private const NEAR = 0.05;
 
-    /** Share of the move up to which a bend says what farther deviations do, what it leaves unsaid then, and the shares of a reading's own deviation up to which a bend is as good as straight, and a move too slight to bend. */
-    private const GENTLE = 0.5;
-    private const UNSAID = 0.2;
-    private const STRAIGHT = 0.1;
-    private const SLIGHT = 0.5;
-
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
 
@@ -95,7 +89,7 @@ final class Predictor
                     $shifted[$factor]->prepare(false);
                 }
             }
-            [$bends, $bent] = self::curvature($house, $measurement, $display, $base, $shifted, $spreads);
+            [$bends, $bent] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
             $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
@@ -175,58 +169,6 @@ final class Predictor
     private static function bench(House $house, Measurement $measurement, Factors $factors): Bench
     {
         return new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, $factors);
-    }
-
-    /**
-     * How the sound house's reading bends: one deviation of a factor up and one down move it by unlike amounts. Where that is
-     * the lesser part, as with volts of which one share grows, it tells what two and three deviations do; where leaks nearly cancel
-     * it tells nothing, and is noise to the ranking.
-     *
-     * @param array<string, Bench> $shifted
-     * @param array<string, float> $spreads
-     *
-     * @return array{list<array{string, string, float}>, float} two factors, or one twice, and the second difference of the place on the display; deviation of the noise
-     */
-    private static function curvature(House $house, Measurement $measurement, Display $display, Bench $base, array $shifted, array $spreads): array
-    {
-        $sound = $base->read();
-        $own = self::placed($display, $sound, [], 0.0);
-        $bends = $moves = [];
-        $square = 0.0;
-        foreach (self::isNumber($display, $sound) ? $shifted : [] as $factor => $bench) {
-            $up = $bench->read();
-            // What moves the reading by little bends it by less, but for leaks that cancel: those the first order knows as well.
-            $isSlight = ShownKind::Nothing !== $up->kind && abs($display->z($up->value) - $own->z) < self::SLIGHT * $own->sigma;
-            [$up, $down] = $isSlight ? [$base->leaning($factor, $spreads[$factor]), $base->leaning($factor, -$spreads[$factor])] : [$up, null];
-            $up ??= $bench->read();
-            $down ??= self::bench($house, $measurement, new Factors([$factor => -$spreads[$factor]]))->read();
-            if (ShownKind::Nothing === $up->kind || ShownKind::Nothing === $down->kind) {
-                continue;
-            }
-            $bend = $display->z($up->value) + $display->z($down->value) - 2.0 * $own->z;
-            $isGentle = !$isSlight && abs($bend) < self::GENTLE * 0.5 * abs($display->z($up->value) - $display->z($down->value));
-            if ($isGentle) {
-                $moves[$factor] = $display->z($up->value) - $own->z;
-                if (abs($bend) > self::STRAIGHT * $own->sigma) {
-                    $bends[] = [$factor, $factor, $bend];
-                }
-            }
-            $square += (($isGentle ? self::UNSAID : 1.0) * 0.5 * $bend) ** 2;
-        }
-        foreach (array_keys($moves) as $at => $one) {
-            foreach (\array_slice(array_keys($moves), $at + 1) as $other) {
-                // Where one share of the volts grows, the others lose of theirs.
-                if (abs($moves[$one] * $moves[$other]) > self::STRAIGHT * $own->sigma) {
-                    $both = self::bench($house, $measurement, new Factors([$one => $spreads[$one], $other => $spreads[$other]]))->read();
-                    $bend = $display->z($both->value) - $own->z - $moves[$one] - $moves[$other];
-                    if (ShownKind::Nothing !== $both->kind && abs($bend) > self::STRAIGHT * $own->sigma) {
-                        $bends[] = [$one, $other, $bend];
-                    }
-                }
-            }
-        }
-
-        return [$bends, sqrt($square)];
     }
 
     /**

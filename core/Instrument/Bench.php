@@ -15,7 +15,6 @@ use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\LatelyBuilt;
 use YellowProbe\Installation\Protection;
-use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
@@ -35,6 +34,7 @@ final class Bench
     private readonly Elimination $elimination;
     private readonly Supply $supply;
     private readonly Excitation $excitation;
+    private readonly Jaw $jaw;
 
     /** @var list<int> */
     private readonly array $leads;
@@ -57,6 +57,7 @@ final class Bench
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
         $this->network = $beside->network ?? LatelyBuilt::network($house, $state, $this->excitation, $factors);
+        $this->jaw = new Jaw($house, $this->network, $connection->around);
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
             if (!$this->network->hasNode($terminal)) {
@@ -187,61 +188,6 @@ final class Bench
         return $this->ports[$key];
     }
 
-    /** @return list<array{int, int, Complex, Complex, bool}> embraced branches as they stand with the fault: nodes, admittance, source, counted backward */
-    private function aroundNow(ResolvedChange $resolved): array
-    {
-        $around = [];
-        foreach ($this->connection->around as $signed) {
-            $branch = $this->network->branch(substr($signed, 1));
-            $standing = null === $branch ? null : $resolved->standing[$branch] ?? null;
-            if (null === $branch) {
-                continue; // nothing flows in a conductor that is lifted or switched off
-            }
-            if (null !== $standing && $this->hangsBeyond($signed, $resolved)) {
-                continue;
-            }
-            if (null === $standing && \in_array($branch, $resolved->without, true)) {
-                // Nor in a broken one, but what its cable couples at the far end now comes through this jaw.
-                array_push($around, ...$this->stump($signed, $resolved));
-                continue;
-            }
-            $around[] = [...($standing ?? [$this->network->from[$branch], $this->network->to[$branch], $this->network->admittance($branch), $this->network->driven($branch)]), '-' === $signed[0]];
-        }
-
-        return $around;
-    }
-
-    /**
-     * Whether a leak that was counted at the near end of a core ("+cable/A-B@1" for A, "-" for B) hangs on that core beyond
-     * the jaw now, because the core is open between its terminal and the jaw.
-     */
-    private function hangsBeyond(string $signed, ResolvedChange $resolved): bool
-    {
-        if (1 !== preg_match('#^([+-])(.+)/([^/-]+)-([^/@]+)@[12]$#', $signed, $match)) {
-            return false;
-        }
-        $core = $this->network->branch("$match[2]/".('+' === $match[1] ? $match[3] : $match[4]));
-
-        return null !== $core && !isset($resolved->standing[$core]) && \in_array($core, $resolved->without, true);
-    }
-
-    /** @return list<array{int, int, Complex, Complex, bool}> */
-    private function stump(string $signed, ResolvedChange $resolved): array
-    {
-        [$owner, $key] = explode('/', substr($signed, 1), 2);
-        $cable = $this->house->cables[$owner] ?? null;
-        $core = $cable?->cores[$key] ?? null;
-        $found = [];
-        foreach (null === $cable || null === $core ? [] : Shunts::of($cable, $core, '+' === $signed[0] ? 2 : 1) as [$shunt, $isFirst]) {
-            $moved = $resolved->standing[$this->network->branch($shunt) ?? -1] ?? null;
-            if (null !== $moved) {
-                $found[] = [...$moved, !$isFirst];
-            }
-        }
-
-        return $found;
-    }
-
     private function embraced(PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown
     {
         if ($this->instrument instanceof EarthClamps) {
@@ -250,7 +196,7 @@ final class Bench
         $volts = $ports->volts();
         $currents = [];
         $watts = 0.0;
-        foreach ($this->aroundNow($resolved) as [$a, $b, $y, $j, $backward]) {
+        foreach ($this->jaw->embraced($resolved) as [$a, $b, $y, $j, $backward]) {
             $drop = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero());
             $current = $drop->times($y)->plus($j);
             $currents[] = [$current, $backward];
@@ -289,7 +235,7 @@ final class Bench
     /** One volt driven around the conductor that is embraced: its loop is 1 V over the current. */
     private function looped(PortNetwork $ports, ResolvedChange $resolved): Shown
     {
-        $around = $this->aroundNow($resolved)[0] ?? null;
+        $around = $this->jaw->embraced($resolved)[0] ?? null;
         if (null === $around) {
             return Shown::over(\INF);
         }
@@ -312,7 +258,7 @@ final class Bench
         if (null === $device) {
             throw new HouseError('/around/0', 'A residual tester acts on a device: give its poles as "+device/L" and "+device/N".');
         }
-        $poles = array_map(static fn (array $pole): array => [$pole[0], $pole[1], $pole[2]], $this->aroundNow($resolved));
+        $poles = array_map(static fn (array $pole): array => [$pole[0], $pole[1], $pole[2]], $this->jaw->embraced($resolved));
         $behaviour = $fault->behaviour($device->id);
 
         return $tester->act($ports, $this->leads, $poles, ResidualLaw::of($device), $behaviour->threshold * $this->factors->times('device'), $behaviour->time, $this->supply);

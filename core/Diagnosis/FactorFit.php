@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\Factors;
+
+/**
+ * The factors that readings share, fitted to them under one cause: their most probable values by reweighted least squares, a
+ * reading weighing as far as it is the cause's own and no blunder, and Laplace's integral about them.
+ */
+final readonly class FactorFit
+{
+    private const PASSES = 12;
+    private const SETTLED = 3e-3;
+
+    /** Passes more for which a reading is followed whatever it is. */
+    private const FOLLOWED = 2;
+    private const BETTER = 0.01;
+
+    /** Share of its whole weight below which a reading counts as a blunder. */
+    private const DRAWN = 0.5;
+
+    /**
+     * @param list<Cell>         $cells   by reading
+     * @param array<string, int> $factors factor => place in the system
+     * @param list<float>        $tails   of the factor at each place
+     */
+    public function __construct(private array $cells, private array $factors, private array $tails)
+    {
+    }
+
+    /**
+     * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those,
+     * and all of them together, are therefore followed for once, and what fits the whole better is kept.
+     *
+     * @param array<int, Term> $terms by reading
+     *
+     * @return array{LikelihoodResult, array<int, float>} with the factors
+     */
+    public function of(array $terms): array
+    {
+        $n = \count($this->factors);
+        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
+        $tried = [];
+        for ($better = true; $better;) {
+            $better = false;
+            $blunders = $this->blunders($terms, $best[1]);
+            foreach (\count($blunders) > 1 ? [...array_chunk($blunders, 1), $blunders] : array_chunk($blunders, 1) as $followed) {
+                $key = implode(' ', $followed);
+                if (isset($tried[$key])) {
+                    continue;
+                }
+                $tried[$key] = true;
+                $other = $this->settled($terms, $best[1], array_fill_keys($followed, true));
+                if ($other[0]->log > $best[0]->log + self::BETTER) {
+                    $best = $other;
+                    $better = true;
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Readings that the factors could follow and do not.
+     *
+     * @param array<int, Term>  $terms
+     * @param array<int, float> $theta
+     *
+     * @return list<int>
+     */
+    private function blunders(array $terms, array $theta): array
+    {
+        $blunders = [];
+        foreach ($this->cells as $i => $cell) {
+            $term = $terms[$i];
+            if ($cell->isNumber && [] !== $term->at && $term->weight * $term->variance >= self::DRAWN && $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance < self::DRAWN) {
+                $blunders[] = $i;
+            }
+        }
+
+        return $blunders;
+    }
+
+    /**
+     * Reweighted least squares from where the factors are.
+     *
+     * @param array<int, Term>  $terms by reading
+     * @param array<int, float> $theta
+     * @param array<int, true>  $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all
+     *
+     * @return array{LikelihoodResult, array<int, float>}
+     */
+    private function settled(array $terms, array $theta, array $followed): array
+    {
+        $n = \count($theta);
+        $triangle = [];
+        for ($pass = 0, $passes = self::PASSES + ([] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
+            $before = $theta;
+            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : []);
+            $triangle = Triangle::of($matrix, $n);
+            $theta = Triangle::solve($triangle, $right, $n);
+            $moved = 0.0;
+            for ($a = 0; $a < $n; ++$a) {
+                $moved = max($moved, abs($theta[$a] - $before[$a]));
+            }
+            if ($pass > 0 && $moved < self::SETTLED) {
+                break;
+            }
+        }
+        $total = 0.0;
+        for ($a = 0; $a < $n; ++$a) {
+            $total += Factors::logDensity($theta[$a], $this->tails[$a]) - log($triangle[$a * $n + $a]);
+        }
+        $each = [];
+        foreach (array_keys($this->cells) as $i) {
+            $each[] = $this->log($i, $terms[$i], $theta);
+        }
+
+        return [new LikelihoodResult($total + array_sum($each), $each, $this->factors, $triangle), $theta];
+    }
+
+    /**
+     * Normal equations of the factors: each reading weighs as far as it is this cause's own and no blunder.
+     *
+     * @param array<int, Term>  $terms
+     * @param array<int, float> $theta
+     * @param array<int, true>  $followed
+     *
+     * @return array{array<int, float>, array<int, float>} lower triangle of the matrix, right side
+     */
+    private function system(array $terms, array $theta, bool $first, array $followed): array
+    {
+        $n = \count($theta);
+        $matrix = 0 === $n ? [] : array_fill(0, $n * $n, 0.0);
+        $right = 0 === $n ? [] : array_fill(0, $n, 0.0);
+        for ($a = 0; $a < $n; ++$a) {
+            $matrix[$a * $n + $a] = Factors::pull($theta[$a], $this->tails[$a]);
+        }
+        foreach ($this->cells as $i => $cell) {
+            $term = $terms[$i];
+            if (!$cell->isNumber || [] === $term->at) {
+                continue;
+            }
+            // First ask whether the factors could explain the reading at all, then whether they do.
+            $place = $term->z + $term->moved($theta);
+            [$weight, $off] = match (true) {
+                isset($followed[$i]) => [1.0 / $term->variance, asinh($cell->middle) - $place],
+                $first => [$term->weight, asinh($cell->middle) - $place],
+                default => $cell->weighed($place, $term->variance),
+            };
+            if ($weight < 1e-9) {
+                continue;
+            }
+            $at = $term->at;
+            $moves = $term->slopes($theta);
+            foreach ($at as $p => $f) {
+                $off += $moves[$p] * $theta[$f];
+            }
+            foreach ($at as $p => $f) {
+                $weighed = $weight * $moves[$p];
+                $right[$f] += $weighed * $off;
+                $row = $f * $n;
+                for ($q = 0; $q <= $p; ++$q) {
+                    $matrix[$row + $at[$q]] += $weighed * $moves[$q];
+                }
+            }
+        }
+
+        return [$matrix, $right];
+    }
+
+    /**
+     * The triangle of the factors' information, by the weights that readings have at the very fit: taken out by others they could
+     * leave less than nothing.
+     *
+     * @param array<int, Term>  $terms
+     * @param array<int, float> $theta
+     *
+     * @return array<int, float>
+     */
+    public function triangle(array $terms, array $theta): array
+    {
+        return Triangle::of($this->system($terms, $theta, false, [])[0], \count($theta));
+    }
+
+    /**
+     * Log-probability of one reading where the factors are.
+     *
+     * @param array<int, float> $theta
+     */
+    public function log(int $i, Term $term, array $theta): float
+    {
+        return $term->isPlain ? $term->log : $this->cells[$i]->log($term->z + $term->moved($theta), $term->sigma);
+    }
+}
