@@ -47,6 +47,23 @@ final class RunTest extends ApiTestCase
         self::assertNull(self::at((array) $readings[0], 'paired'));
     }
 
+    public function testAReadingThatFitsNothingIsAskedForAgainAndTheRightOneSettlesIt(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $volts = ['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-N'], 'around' => []]];
+        self::assertSame([], array_filter(array_column((array) $this->call('GET', "/api/calls/$call/next-tests")['tests'], 'again')), 'nothing is odd yet');
+        $this->observe($call, 'measured', $volts + ['raw' => '10.5']);
+        $else = fn (): mixed => array_column((array) $this->call('GET', "/api/calls/$call/ranking")['suspects'], 'probability', 'title')['Something not in the list'] ?? 0.0;
+        $before = $else();
+        $first = self::at($this->call('GET', "/api/calls/$call/next-tests"), 'tests', 0);
+        self::assertIsArray($first);
+        self::assertSame(['10.5', $volts['connection']['terminals']], [$first['again'], $first['terminals']]);
+
+        $this->observe($call, 'measured', $volts + ['raw' => '229']);
+        self::assertSame([], array_filter(array_column((array) $this->call('GET', "/api/calls/$call/next-tests")['tests'], 'again')), 'twice is enough');
+        self::assertLessThan($before, $else());
+    }
+
     public function testDecisionsArePricedCheckedAndKept(): void
     {
         $inputs = ['isDangerous' => true, 'affected' => 2, 'tested' => 20, 'minutesEach' => 20, 'minutesLeft' => 60, 'hasParts' => true, 'isRepairVisit' => true, 'materials' => 12, 'ratePerHour' => 60];
