@@ -45,6 +45,9 @@ final class Visit
     /** The complaint tried again: switched on, plugged in, waited for. */
     private const TRIAL_MINUTES = 3.0;
 
+    /** Who tried it once and saw nothing tries it once more before the tools are packed. */
+    private const MOST_TRIALS = 2;
+
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
 
@@ -92,8 +95,11 @@ final class Visit
                 $truth = $truth->after($repaired);
                 $next = $plans[self::telling($ranking, $plans)];
                 $next = new Candidate($next, 0.0, $price->minutes($state, $next, $opened), 0.0, 0.0);
-                $minutes += self::TRIAL_MINUTES;
-                $evidence[] = $this->tried($truth, $evidence, $repaired, $dice);
+                for ($trial = 0, $isBack = false; $trial < self::MOST_TRIALS && !$isBack; ++$trial) {
+                    $minutes += self::TRIAL_MINUTES;
+                    $evidence[] = $tried = $this->tried($truth, $evidence, $repaired, $dice);
+                    $isBack = ComplaintTrial::isBack($tried->reading);
+                }
             }
             $minutes += $next->minutes;
             $opened = $opened->after($this->house, $next->plan);

@@ -49,6 +49,11 @@ final readonly class ComplaintTrial extends Witness
         return self::THERE === $pattern ? $shows : 1.0 - $shows;
     }
 
+    public static function isBack(Reading $tried): bool
+    {
+        return self::THERE === $tried->pattern;
+    }
+
     /** With any cause left, or with none. */
     public static function shown(bool $isLeft): Shown
     {
