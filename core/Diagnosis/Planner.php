@@ -22,6 +22,7 @@ final class Planner
     private const MATTERS_SECOND = 1e-4;
     private const MOST_SECOND = 250;
     private const LEAST_BITS = 0.01;
+    /** How likely a reading has to be a slip to be asked for once more. */
     private const DOUBTED = 0.5;
 
     /** Tests that are weighed where each has to be worked out for it; the cheapest of each kind first. */
@@ -110,7 +111,7 @@ final class Planner
             if (isset($done[$hash])) {
                 continue;
             }
-            // What may be a slip is weighed whatever else is.
+            // What may be a slip, or was read before a repair, is weighed whatever else is.
             if (isset($read[$hash])) {
                 $again[] = [$plan, $this->price->minutes($now, $plan, $opened)];
             } elseif ([] === $own || [] !== array_intersect($own, $circuits)) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace YellowProbe\Instrument;
 
 use YellowProbe\Fault\ResolvedChange;
-use YellowProbe\Network\Complex;
 use YellowProbe\Network\Elimination;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\Screen;
@@ -35,18 +34,10 @@ final readonly class BlindSpot
         if (\in_array($elimination->datum, $nodes, true) || $instrument instanceof LeakLocator || $instrument instanceof HeatInstrument || $instrument instanceof EarthClamps || $instrument instanceof DeviceWatch) {
             return null;
         }
-        $weights = $embraced = [];
-        foreach ($connection->around as $signed) {
-            $branch = $network->branch(substr($signed, 1));
-            if (null !== $branch) {
-                $y = $network->admittance($branch);
-                $weights[] = array_diff_key([$network->from[$branch] => $y, $network->to[$branch] => Complex::zero()->minus($y)], [$elimination->datum => true]);
-                $embraced[$branch] = true;
-            }
-        }
-        $screen = [] === $nodes && [] === $weights ? null : Screen::on($elimination, $nodes, $weights, Unit::Pattern === $instrument->unit() ? self::UNSEEN_VOLTS : self::UNREAD_VOLTS);
+        $weights = Jaw::weights($network, $elimination->datum, $connection->around);
+        $screen = [] === $nodes && [] === $weights ? null : Screen::on($elimination, $nodes, array_column($weights, 1), Unit::Pattern === $instrument->unit() ? self::UNSEEN_VOLTS : self::UNREAD_VOLTS);
 
-        return null === $screen ? null : new self($network, $screen, $embraced);
+        return null === $screen ? null : new self($network, $screen, array_fill_keys(array_column($weights, 0), true));
     }
 
     /** Whether the reading is that of the sound house whatever the change makes of the rest. */

@@ -161,16 +161,8 @@ final readonly class ClosedForm
             if ($instrument instanceof HeatInstrument || $instrument instanceof EarthClamps || $instrument instanceof DeviceWatch) {
                 return null;
             }
-            $weights = [];
-            foreach ($connection->around as $signed) {
-                $branch = $network->branch(substr($signed, 1));
-                if (null !== $branch) {
-                    $y = $network->admittance($branch);
-                    $weights[] = array_diff_key([$network->from[$branch] => $y, $network->to[$branch] => Complex::zero()->minus($y)], [$elimination->datum => true]);
-                }
-            }
 
-            return $weights;
+            return array_column(Jaw::weights($network, $elimination->datum, $connection->around), 1);
         }
         $alone = \count(array_unique($leads)) === \count($leads);
         // Lamps, a transmitter and a loop of two cores join leads among each other; a residual tester needs its device.

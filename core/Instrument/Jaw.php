@@ -18,6 +18,27 @@ final readonly class Jaw
     {
     }
 
+    /**
+     * The current of each embraced branch that the state has, without its source, as a sum of voltages to the datum.
+     *
+     * @param list<string> $around elements, signed by the direction in which they count
+     *
+     * @return list<array{int, array<int, Complex>}> branch, and node => siemens; one between two embraced cores stands twice
+     */
+    public static function weights(Network $network, int $datum, array $around): array
+    {
+        $weights = [];
+        foreach ($around as $signed) {
+            $branch = $network->branch(substr($signed, 1));
+            if (null !== $branch) {
+                $y = $network->admittance($branch);
+                $weights[] = [$branch, array_diff_key([$network->from[$branch] => $y, $network->to[$branch] => Complex::zero()->minus($y)], [$datum => true])];
+            }
+        }
+
+        return $weights;
+    }
+
     /** @return list<array{int, int, Complex, Complex, bool}> embraced branches as they stand with the fault: nodes, admittance, source, counted backward */
     public function embraced(ResolvedChange $resolved): array
     {
