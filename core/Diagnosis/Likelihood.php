@@ -51,6 +51,9 @@ final class Likelihood
 
     private readonly LikelihoodResult $sound;
 
+    /** @var list<float> nats by which each reading suits the house as surveyed better once what all readings say of the factors is known */
+    private array $strains = [];
+
     private readonly FactorFit $factorFit;
 
     private readonly SoundFit $fit;
@@ -75,6 +78,9 @@ final class Likelihood
             $this->terms[] = $this->term($i, PredictionTable::SOUND);
         }
         [$this->sound, $this->theta] = $this->factorFit->of($this->terms);
+        foreach ($this->terms as $i => $term) {
+            $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
+        }
         $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), array_values($names), $this->sound);
     }
 
@@ -102,12 +108,16 @@ final class Likelihood
             return $this->sound;
         }
         $each = [];
-        $nats = 0.0;
+        $nats = $strain = 0.0;
         foreach ($apart as $i => $place) {
             $each[$i] = $own = $this->glances[$i][$place];
             $nats += $own - $this->sound->each[$i];
+            $strain += $this->strains[$i];
         }
-        // Where several readings speak against it, each with the factors to itself, no fit is needed.
+        if ($nats <= $hopeless && $nats + $strain > $hopeless) {
+            [$nats, $each] = $this->beside($apart, $each);
+        }
+        // Where several readings speak against it, each with the factors to itself or as the sound house has them, no fit is needed.
         $log = $this->sound->log + $nats;
         if ($nats > $hopeless) {
             $changed = $this->changed($apart);
@@ -120,6 +130,26 @@ final class Likelihood
         }
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, []);
+    }
+
+    /**
+     * Each reading with the factors to itself, or where the house as surveyed has them if that suits it better: what all readings
+     * share, a supply that is low, each of them by itself would pay for again.
+     *
+     * @param array<int, int>   $apart
+     * @param array<int, float> $free  log-probability of each with the factors to itself
+     *
+     * @return array{float, array<int, float>} nats above the sound house, and log-probability of each
+     */
+    private function beside(array $apart, array $free): array
+    {
+        $nats = 0.0;
+        foreach ($this->changed($apart) as $i => $term) {
+            $free[$i] = max($free[$i], $this->factorFit->log($i, $term, $this->theta));
+            $nats += $free[$i] - $this->sound->each[$i];
+        }
+
+        return [$nats, $free];
     }
 
     /**

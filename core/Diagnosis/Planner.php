@@ -16,11 +16,10 @@ use YellowProbe\Procedure\TestPlan;
 /** The tests worth most per minute, from what is known and the state that the house is in now. */
 final class Planner
 {
-    /** Causes below this no longer decide which test is best. */
-    private const MATTERS = 1e-3;
-    private const MOST_CAUSES = 50;
-    private const MATTERS_SECOND = 1e-4;
-    private const MOST_SECOND = 250;
+    /** Causes beyond so much of the probability, below this, or beyond so many no longer decide which test is best. */
+    private const ENOUGH = 0.995;
+    private const MATTERS = 1e-4;
+    private const MOST_CAUSES = 250;
     private const LEAST_BITS = 0.01;
     /** How likely a reading has to be a slip to be asked for once more. */
     private const DOUBTED = 0.5;
@@ -184,10 +183,18 @@ final class Planner
     /** @return list<Standing> */
     private static function mattering(Ranking $ranking): array
     {
-        // A second fault may be any of many, each of them unlikely: together they are worth a look round.
-        [$least, $most] = [] === $ranking->repaired ? [self::MATTERS, self::MOST_CAUSES] : [self::MATTERS_SECOND, self::MOST_SECOND];
+        $mattering = [];
+        $sum = 0.0;
+        foreach ($ranking->standings as $standing) {
+            // What is left may be any of many, each of them unlikely: together they are worth a look round.
+            if ($sum >= self::ENOUGH || $standing->probability < self::MATTERS || \count($mattering) >= self::MOST_CAUSES) {
+                break;
+            }
+            $mattering[] = $standing;
+            $sum += $standing->probability;
+        }
 
-        return \array_slice(array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => $standing->probability >= $least)), 0, $most);
+        return $mattering;
     }
 
     /**

@@ -20,10 +20,10 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '17';
+    public const VERSION = '18';
 
     /**
-     * What each tester's reading depends on beside the lengths of the circuits it is on; all where a tester is not named.
+     * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.
      * What moves the sound house by nothing can still move a fault: line on earth hangs on the supply.
      */
     private const FACTORS = [
@@ -158,8 +158,8 @@ final class Predictor
         }
         $factors = self::FACTORS[$measurement->instrument->slug()] ?? array_keys(Factors::SPREADS);
         foreach ($measurement->circuits($house) as $circuit) {
-            foreach (Protection::fedThrough($house, $circuit) as $fed) {
-                $factors[] = "length:$fed";
+            foreach (Protection::inLine($house, $circuit) as $joined) {
+                $factors[] = "length:$joined";
             }
         }
 

@@ -26,12 +26,12 @@ final class Protection
         return array_values(array_filter(self::devices($house, $circuit), self::isResidual(...)));
     }
 
-    /** @return list<string> a circuit and those that are fed through its device: of an outbuilding's board */
-    public static function fedThrough(House $house, string $circuit): array
+    /** @return list<string> a circuit, those that are fed through its device, as an outbuilding's board is, and those that it is fed through */
+    public static function inLine(House $house, string $circuit): array
     {
-        $way = $house->circuits[$circuit]->way;
+        $isFed = static fn (string $fed, string $by): bool => \in_array($house->circuits[$by]->way, array_map(static fn (Part $device): string => $device->id, self::devices($house, $fed)), true);
 
-        return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || \in_array($way, array_map(static fn (Part $device): string => $device->id, self::devices($house, $other)), true)));
+        return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || $isFed($other, $circuit) || $isFed($circuit, $other)));
     }
 
     public static function isResidual(Part $part): bool

@@ -6,12 +6,21 @@ namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\LineMap;
-use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Installation\Ring;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 
+/**
+ * Insulation of a circuit on either side of a point where it is parted: line and neutral of one cable out of their terminals
+ * there. Which parting is worth most is for the planner; of a ring the last leg is out at the board as well.
+ */
 final readonly class InsulationHalves extends EnteredTest
 {
+    /** Of one pair of poles on one side, the parting itself apart (typical values, T6: three pairs in 4 min). */
+    private const MINUTES = 1.3;
+
+    private const PAIRS = ['L–E' => ['L', 'E'], 'N–E' => ['N', 'E'], 'L–N' => ['L', 'N']];
+
     public function __construct()
     {
         parent::__construct('insulation-halves');
@@ -21,26 +30,66 @@ final readonly class InsulationHalves extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $map = LineMap::of($house, $circuit);
-            $stops = array_values(array_filter($map['stops'], static fn (array $stop): bool => 0 === $stop['row']));
-            $at = intdiv(\count($stops) - 1, 2);
-            [$middle, $next] = [$stops[$at] ?? null, $stops[$at + 1] ?? null];
             $earth = States::earthAtBoard($house, $circuit);
-            if ($map['ring'] || null === $middle || null === $next || $next['after'] !== $middle['part'] || null === $earth) {
-                continue;
-            }
-            $part = $house->parts[$middle['part']];
-            $ends = States::jointsAt($house, $next['cables'][0], $part->id);
-            if (isset($ends['L'], $ends['N'])) {
-                $state = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('lift', $ends['L']), new StateChange('lift', $ends['N']), ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-                foreach (['towards the board' => [Outlets::screw($part, 'L'), Outlets::screw($part, 'N')], 'beyond' => [$ends['L'], $ends['N']]] as $side => $leads) {
-                    foreach (['L' => $leads[0], 'N' => $leads[1]] as $pole => $lead) {
-                        $plans[] = $this->plan("$circuit:$pole:".explode(' ', $side)[0], "Insulation {$pole}–E of {$house->circuits[$circuit]->name}, parted at $part->name, $side", $state, 'insulation-tester', Connection::leads($lead, $earth));
+            foreach (null === $earth ? [] : self::partings($house, $circuit) as [$part, $cable, $beyond]) {
+                $ends = States::jointsAt($house, $cable, $part);
+                if (!isset($ends['L'], $ends['N'])) {
+                    continue;
+                }
+                $lifted = array_map(static fn (string $joint): StateChange => new StateChange('lift', $joint), [$ends['L'], $ends['N'], ...self::lastLeg($house, $circuit, $cable)]);
+                $state = States::boardOff($house, States::deviceOff($house, $circuit), ...$lifted, ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
+                $words = "of {$house->circuits[$circuit]->name}, parted at {$house->parts[$part]->name} ".(null === $beyond ? 'from the last leg' : "before {$house->parts[$beyond]->name}");
+                foreach (self::PAIRS as $pair => $poles) {
+                    foreach (['towards' => 'towards the board', 'beyond' => 'beyond'] as $side => $where) {
+                        $leads = array_map(static fn (string $pole): string => match (true) {
+                            'E' === $pole => $earth,
+                            'towards' === $side => self::landed($house, $cable, $pole, $part),
+                            default => $ends[$pole],
+                        }, $poles);
+                        $plans[] = $this->plan("$circuit:$cable:$pair:$side", "Insulation $pair $words, $where", $state, 'insulation-tester', Connection::leads(...$leads), self::MINUTES);
                     }
                 }
             }
         }
 
         return $plans;
+    }
+
+    /** @return list<array{string, string, string|null}> points at which a circuit can be parted, the cable that is lifted there, and where that leads to: the board when null */
+    private static function partings(House $house, string $circuit): array
+    {
+        $partings = [];
+        foreach (LineMap::of($house, $circuit)['stops'] as $stop) {
+            if (null !== $stop['after'] && 1 === \count($stop['cables'])) {
+                $partings[] = [$stop['after'], $stop['cables'][0], $stop['part']];
+            }
+        }
+        $ring = Ring::of($house, $circuit);
+        if (null !== $ring) {
+            $partings[] = [$ring->points[\count($ring->points) - 1], $ring->cables[\count($ring->cables) - 1], null];
+        }
+
+        return $partings;
+    }
+
+    /** @return list<string> the line of a ring's last leg at the board, where the ring itself is parted; its neutrals are all out there */
+    private static function lastLeg(House $house, string $circuit, string $cable): array
+    {
+        $ring = Ring::of($house, $circuit);
+        $line = null !== $ring && \in_array($cable, $ring->cables, true) ? Ring::joint($house, $ring->cables[\count($ring->cables) - 1], 'L', null) : null;
+
+        return null === $line ? [] : [$line];
+    }
+
+    /** The terminal that a pole of a cable lands on at a point. */
+    private static function landed(House $house, string $cable, string $pole, string $part): string
+    {
+        foreach ($house->cables[$cable]->cores[$pole]->ends as $terminal) {
+            if (null !== $terminal && $house->partOf($terminal)->id === $part) {
+                return $terminal;
+            }
+        }
+
+        throw new \LogicException("$cable does not land on $part.");
     }
 }

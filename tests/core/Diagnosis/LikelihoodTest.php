@@ -82,6 +82,20 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($likelihood->sound()->log - 8.0, $likelihood->of($far)->log);
     }
 
+    public function testWhatAllReadingsShareIsPaidForOnceByACauseThatChangesThemAll(): void
+    {
+        // Ten readings some two and a half deviations of the one factor away; the cause shows two hundredths more than the sound house in each.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = static fn (float $ohms): Row => new Row(Shown::value($ohms), $display->z($ohms), 0.03, ['length' => 0.2]);
+        $typed = ['0.80', '0.81', '0.79', '0.80', '0.82', '0.80', '0.81', '0.80', '0.79', '0.81'];
+        $likelihood = new Likelihood(array_map(static fn (string $shown): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, $row(0.5), $row(0.51), $row(5.0)), $typed));
+        $alike = array_fill(0, 10, 1);
+
+        self::assertEqualsWithDelta($likelihood->of($alike)->log, $likelihood->near($alike)->log, 0.12);
+        self::assertEqualsWithDelta($likelihood->sound()->log, $likelihood->near($alike)->log, 1.0);
+        self::assertLessThan($likelihood->sound()->log - 16.0, $likelihood->near(array_fill(0, 10, 2))->log);
+    }
+
     public function testADoubtedReadingHasTheSayOfOneThatMayBeASlip(): void
     {
         $display = new Display(Instruments::get('low-ohm'));

@@ -99,8 +99,8 @@ final class KindsTest extends TestCase
         $house = self::quiet('rod-and-outbuilding');
         self::assertEqualsWithDelta(230.0, $this->read($house, 'voltmeter-high-z', ['bench.left-L', 'bench.left-N'])->value, 1.5);
         self::assertLessThan(1.0, $this->read($house, 'voltmeter-low-z', ['bench.left-L', 'bench.left-N'], new StateChange('set', 'way1', 'off'))->value, 'the outbuilding hangs on its feed');
-        self::assertSame(['shed-feed', 'shed-sockets'], Protection::fedThrough($house, 'shed-feed'));
-        self::assertSame(['shed-sockets'], Protection::fedThrough($house, 'shed-sockets'));
+        self::assertSame(['shed-feed', 'shed-sockets'], Protection::inLine($house, 'shed-feed'));
+        self::assertSame(['shed-feed', 'shed-sockets'], Protection::inLine($house, 'shed-sockets'), 'what feeds it lies in line with it as well');
         self::assertSame('S', $house->parts['rcd']->attributes->string('type', ''));
     }
 
