@@ -19,7 +19,7 @@ final readonly class Expectation
     public function __construct(private Row $row, private Instrument $instrument)
     {
         $this->display = new Display($instrument);
-        $this->sigma = sqrt($row->sigma ** 2 + array_sum(array_map(static fn (float $move): float => $move ** 2, $row->moves)));
+        $this->sigma = $row->deviation();
     }
 
     public function text(): string
@@ -33,8 +33,8 @@ final readonly class Expectation
         if (ShownKind::Value !== $this->row->shown->kind) {
             return '';
         }
-        $low = $this->display->unit * sinh(max(0.0, $this->row->z - 2.0 * $this->sigma));
-        $high = $this->display->unit * sinh($this->row->z + 2.0 * $this->sigma);
+        $low = $this->display->unit * sinh($this->row->place(-2.0 * $this->sigma));
+        $high = $this->display->unit * sinh($this->row->place(2.0 * $this->sigma));
 
         return $high > $this->instrument->scale()->top()
             ? ReadingFormat::value($low, $this->instrument).' to over range'
@@ -52,7 +52,7 @@ final readonly class Expectation
         }
         $over = ShownKind::Over === $this->row->shown->kind;
 
-        return $over || ShownKind::Over === $other->shown->kind ? $over && ShownKind::Over === $other->shown->kind : abs($this->row->z - $other->z) <= 2.0 * $this->sigma;
+        return $over || ShownKind::Over === $other->shown->kind ? $over && ShownKind::Over === $other->shown->kind : abs($this->row->off($other->z)) <= 2.0 * $this->sigma;
     }
 
     public function fit(Reading $reading): Fit
@@ -64,7 +64,7 @@ final readonly class Expectation
             return $reading->kind === $this->row->shown->kind ? Fit::Fits : Fit::Off;
         }
         [$low, $high] = $this->display->cell($reading);
-        $distance = max($low - $this->row->z, $this->row->z - $high, 0.0) / $this->sigma;
+        $distance = max($this->row->off($low), -$this->row->off($high), 0.0) / $this->sigma;
 
         return match (true) {
             $distance <= 2.0 => Fit::Fits,

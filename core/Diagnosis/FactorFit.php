@@ -35,19 +35,21 @@ final readonly class FactorFit
      * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those,
      * and all of them together, are therefore followed for once, and what fits the whole better is kept.
      *
-     * @param array<int, Term> $terms by reading
+     * @param array<int, Term>       $terms by reading
+     * @param array<int, float>|null $beside factors that a like cause has: where they lie far from the survey, the way there may be barred by slips
      *
      * @return array{LikelihoodResult, array<int, float>} with the factors
      */
-    public function of(array $terms): array
+    public function of(array $terms, ?array $beside = null): array
     {
         $n = \count($this->factors);
         $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
+        $near = null === $beside ? $best : $this->settled($terms, $beside, null);
+        $best = $near[0]->log > $best[0]->log ? $near : $best;
         $tried = [];
         for ($better = true; $better;) {
             $better = false;
-            $blunders = $this->blunders($terms, $best[1]);
-            foreach (\count($blunders) > 1 ? [...array_chunk($blunders, 1), $blunders] : array_chunk($blunders, 1) as $followed) {
+            foreach ($this->followable($terms, $best[1]) as $followed) {
                 $key = implode(' ', $followed);
                 if (isset($tried[$key])) {
                     continue;
@@ -66,24 +68,34 @@ final readonly class FactorFit
     }
 
     /**
-     * Readings that the factors could follow and do not.
+     * Readings that are taken for blunders and might be none: each that the factors could explain by itself; those that one factor
+     * moves, for where it is far from the survey each alone would be paid for too dearly; and all.
      *
      * @param array<int, Term>  $terms
      * @param array<int, float> $theta
      *
-     * @return list<int>
+     * @return list<list<int>>
      */
-    private function blunders(array $terms, array $theta): array
+    private function followable(array $terms, array $theta): array
     {
-        $blunders = [];
+        $alone = $all = $byFactor = [];
         foreach ($this->cells as $i => $cell) {
             $term = $terms[$i];
-            if ($cell->isNumber && [] !== $term->at && $term->weight * $term->variance >= self::DRAWN && $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance < self::DRAWN) {
-                $blunders[] = $i;
+            if (!$cell->isNumber || [] === $term->at || $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance >= self::DRAWN) {
+                continue;
+            }
+            foreach ($term->at as $p => $f) {
+                if ($term->moves[$p] ** 2 > $term->variance) {
+                    $byFactor[$f][] = $i;
+                }
+            }
+            if ($term->weight * $term->variance >= self::DRAWN) {
+                $alone[] = [$i];
+                $all[] = $i;
             }
         }
 
-        return $blunders;
+        return array_values(array_filter([...$alone, ...array_values(array_filter($byFactor, static fn (array $several): bool => \count($several) > 1)), $all]));
     }
 
     /**
@@ -91,17 +103,17 @@ final readonly class FactorFit
      *
      * @param array<int, Term>  $terms by reading
      * @param array<int, float> $theta
-     * @param array<int, true>  $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all
+     * @param array<int, true>|null $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all, null where as far as they do
      *
      * @return array{LikelihoodResult, array<int, float>}
      */
-    private function settled(array $terms, array $theta, array $followed): array
+    private function settled(array $terms, array $theta, ?array $followed): array
     {
         $n = \count($theta);
         $triangle = [];
-        for ($pass = 0, $passes = self::PASSES + ([] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
+        for ($pass = 0, $passes = self::PASSES + (null === $followed || [] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
             $before = $theta;
-            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed : []);
+            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed ?? [] : []);
             $triangle = Triangle::of($matrix, $n);
             $theta = Triangle::solve($triangle, $right, $n);
             $moved = 0.0;

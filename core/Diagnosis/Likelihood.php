@@ -28,6 +28,9 @@ final class Likelihood
     /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
     private const HOPELESS = -16.0;
 
+    /** Deviations of all that moves a reading within which the factors may have gone there. */
+    private const REACHED = 5.0;
+
     /** Nats by which the readings of a cause may differ from the sound house's for the factors to stay where they are. */
     private const SLIGHT = 0.5;
 
@@ -93,7 +96,7 @@ final class Likelihood
     /** @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence */
     public function of(array $apart): LikelihoodResult
     {
-        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms)[0];
+        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms, $this->theta)[0];
     }
 
     /**
@@ -133,23 +136,27 @@ final class Likelihood
     }
 
     /**
-     * Each reading with the factors to itself, or where the house as surveyed has them if that suits it better: what all readings
-     * share, a supply that is low, each of them by itself would pay for again.
+     * Each reading with the factors to itself, or where the house as surveyed has them if that suits it better; and what all of them
+     * could be at most, what moves them far from the survey paid for once: a supply that is low, each by itself would pay for again.
      *
      * @param array<int, int>   $apart
      * @param array<int, float> $free  log-probability of each with the factors to itself
      *
-     * @return array{float, array<int, float>} nats above the sound house, and log-probability of each
+     * @return array{float, array<int, float>} nats above the sound house at most, and log-probability of each
      */
     private function beside(array $apart, array $free): array
     {
-        $nats = 0.0;
+        $nats = $most = $farthest = 0.0;
         foreach ($this->changed($apart) as $i => $term) {
             $free[$i] = max($free[$i], $this->factorFit->log($i, $term, $this->theta));
             $nats += $free[$i] - $this->sound->each[$i];
+            $deviations = $this->cells[$i]->deviations($term);
+            $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
+            $most += max($free[$i], $followed) - $this->sound->each[$i];
+            $farthest = $followed > $free[$i] ? max($farthest, $deviations) : $farthest;
         }
 
-        return [$nats, $free];
+        return [max($nats, $most - 0.5 * $farthest ** 2), $free];
     }
 
     /**

@@ -29,9 +29,9 @@ final class Misfit
             if (null !== $plain) {
                 $terms[] = -2.0 * log(max(1e-6, $plain));
             } elseif (ShownKind::Value === $piece->reading->kind) {
-                $numbers[] = [self::middle($piece->display, $piece->reading) - $rows[$at]->z, $rows[$at]];
+                $numbers[] = [$rows[$at]->off(self::middle($piece->display, $piece->reading)), $rows[$at]];
             } else {
-                $terms[] = -2.0 * log(max(1e-6, Normal::upper(($piece->display->cell($piece->reading)[0] - $rows[$at]->z) / self::alone($rows[$at]))));
+                $terms[] = -2.0 * log(max(1e-6, Normal::upper($rows[$at]->off($piece->display->cell($piece->reading)[0]) / $rows[$at]->deviation())));
             }
         }
         rsort($terms);
@@ -104,10 +104,5 @@ final class Misfit
         [$low, $high] = $display->cell($reading);
 
         return is_finite($low) ? 0.5 * ($low + $high) : 0.5 * $high;
-    }
-
-    private static function alone(Row $row): float
-    {
-        return sqrt($row->sigma ** 2 + array_sum(array_map(static fn (float $move): float => $move ** 2, $row->moves)));
     }
 }

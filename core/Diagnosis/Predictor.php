@@ -41,7 +41,7 @@ final class Predictor
         'earth-clamps' => ['supply'],
     ];
 
-    /** Spreads of one reading (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
+    /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
     private const NEAR = 0.05;
 
@@ -182,7 +182,7 @@ final class Predictor
         if ($shown->kind === $sound->shown->kind) {
             $apart = Unit::Pattern === $display->instrument->unit()
                 ? max([0.0, ...array_map(static fn (float $a, float $b): float => abs($a - $b), $shown->levels, $sound->shown->levels)])
-                : abs($display->z($shown->value) - $sound->z) / $sound->sigma;
+                : abs(sinh($display->z($shown->value)) - sinh($sound->z)) / (cosh($sound->z) * $sound->sigma);
             if ($apart < self::SAME) {
                 return $sound;
             }

@@ -152,7 +152,7 @@ final class Ranker
 
     /**
      * A fault that comes and goes: in each episode it is there or it is not, for all readings of that episode together. The
-     * last of the shares is that it is quiet in the latest episode.
+     * last of the shares is that it is quiet in the latest half hour, loaded or not: what a load has shown is there to be repaired.
      *
      * Each episode is weighed by itself against the sound house: P = P(sound) · Π ((1 − p) + p·P(there in this one only)/P(sound)).
      * With one episode that is exact; with more it lets each have the shared factors to itself.
@@ -163,23 +163,23 @@ final class Ranker
     {
         $brings = $hypothesis->conditions();
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
+        $latest = max([0, ...array_map(static fn (Evidence $piece): int => $piece->exposure->episode, $this->evidence)]);
         $logs = $now = [];
         foreach ($results as $severity => $always) {
             $logs[$severity] = $this->sound->log - log(\count($results));
-            $now[$severity] = Exposure::UNKNOWN;
+            $seen = [];
             // What no reading notices is as likely there as it was, whatever was read.
-            $isNoticed = '' !== $this->apart($hypothesis)[$severity][0];
-            foreach ($episodes as $own) {
-                $presence = $this->evidence[min($own)]->exposure->presence($brings);
-                if (!$isNoticed) {
-                    $now[$severity] = $presence;
-                    continue;
-                }
+            foreach ('' === $this->apart($hypothesis)[$severity][0] ? [] : $episodes as $own) {
+                $exposure = $this->evidence[min($own)]->exposure;
+                $presence = $exposure->presence($brings);
                 $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
                 [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
-                $now[$severity] = $shares[0];
+                if ($exposure->episode === $latest && [] !== array_intersect_key($this->apart($hypothesis)[$severity][1], $own)) {
+                    $seen[] = $shares[0];
+                }
             }
+            $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
         }
         [$log, $bySeverity] = self::mixed(array_values($logs));
         $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Installation\Factors;
+use YellowProbe\Instrument\Unit;
+
 /** What the fit asks of one row beside one reading again and again. */
 final class Term
 {
     private const STILL = 1e-9;
+
+    /** One deviation of what comes from outside, of its logarithm. */
+    private const STEP = Factors::SPREADS[Factors::OUTSIDE];
 
     /** @var array<int, float>|null the covariance of the factors times the moves, once {@see SoundFit} has worked it out */
     public ?array $carried = null;
@@ -16,6 +22,7 @@ final class Term
      * @param list<int>   $at       places of its factors, rising
      * @param array<int, float> $moves on the display's line, for a deviation of each, half-way between up and down
      * @param list<array{int, int, float}> $bends places of two moves in the list, or of one twice, and by which one grows with each deviation of the other's factor; few
+     * @param array{int, float, float}|null $source place of the move that is a source's, what is shown without its growth, and what that adds for each e^(s·θ) − 1
      * @param float       $variance of the reading there, its own noise and the width of its cell
      * @param float       $z        where the row lies
      * @param float       $sigma    the row's own deviation
@@ -23,7 +30,7 @@ final class Term
      * @param float       $log      log-probability with the factors free
      * @param bool        $isPlain  no number is involved: what the factors do does not matter
      */
-    private function __construct(public readonly array $at, public readonly array $moves, private readonly array $bends, public readonly float $variance, public readonly float $z, public readonly float $sigma, public readonly float $weight, public readonly float $log, public readonly bool $isPlain)
+    private function __construct(public readonly array $at, public readonly array $moves, private readonly array $bends, private readonly ?array $source, public readonly float $variance, public readonly float $z, public readonly float $sigma, public readonly float $weight, public readonly float $log, public readonly bool $isPlain)
     {
     }
 
@@ -34,7 +41,7 @@ final class Term
     public static function of(Row $row, float $log, Evidence $piece, Cell $cell, array $factors): self
     {
         if (null !== $piece->display->plainProbability($row->shown, $piece->reading)) {
-            return new self([], [], [], 1.0, 0.0, 1.0, 0.0, $log, true);
+            return new self([], [], [], null, 1.0, 0.0, 1.0, 0.0, $log, true);
         }
         $moves = [];
         foreach ($row->moves as $factor => $move) {
@@ -49,7 +56,11 @@ final class Term
         $table = $piece->table();
         // A row far from the sound house's has little to do with what bends that.
         $near = [] === $table->bends ? 0.0 : exp(-abs($row->z - $table->sound()->z));
+        $source = self::source($row, $piece, $place[$factors[Factors::OUTSIDE] ?? -1] ?? null);
         foreach ($table->bends as [$one, $other, $bend]) {
+            if (null !== $source && Factors::OUTSIDE === $one && $one === $other) {
+                continue;
+            }
             [$p, $q] = [$place[$factors[$one] ?? -1] ?? null, $place[$factors[$other] ?? -1] ?? null];
             if (null !== $p && null !== $q) {
                 $bends[] = [$p, $q, $near * $bend];
@@ -59,7 +70,23 @@ final class Term
         }
         $variance = $row->sigma ** 2 + $cell->variance;
 
-        return new self(array_keys($place), $moves, $bends, $variance, $row->z, $row->sigma, max(0.0, 1.0 - $cell->slip / exp($log)) / $variance, $log, false);
+        return new self(array_keys($place), $moves, $bends, $source, $variance, $row->z, $row->sigma, max(0.0, 1.0 - $cell->slip / exp($log)) / $variance, $log, false);
+    }
+
+    /**
+     * What comes from outside is a source: volts and currents grow with its multiplier, R(θ) = R₀ + B·(e^(s·θ) − 1), with B from
+     * one deviation up. On the display's line that is far from straight once the source is most of what is read.
+     *
+     * @return array{int, float, float}|null
+     */
+    private static function source(Row $row, Evidence $piece, ?int $place): ?array
+    {
+        if (null === $place || !\in_array($piece->measurement->instrument->unit(), [Unit::Volt, Unit::Ampere], true)) {
+            return null;
+        }
+        $shown = sinh($row->z);
+
+        return [$place, $shown, (sinh($row->z + $row->moves[Factors::OUTSIDE]) - $shown) / (exp(self::STEP) - 1.0)];
     }
 
     /**
@@ -75,6 +102,11 @@ final class Term
         }
         foreach ($this->bends as [$p, $q, $bend]) {
             $moved += ($p === $q ? 0.5 : 1.0) * $bend * $theta[$this->at[$p]] * $theta[$this->at[$q]];
+        }
+        if (null !== $this->source) {
+            [$p, $shown, $grows] = $this->source;
+            $deviations = $theta[$this->at[$p]];
+            $moved += asinh(abs($shown + $grows * expm1(self::STEP * $deviations))) - $this->z - $this->moves[$p] * $deviations;
         }
 
         return $moved;
@@ -96,6 +128,12 @@ final class Term
                 $slopes[$q] += $bend * $theta[$this->at[$p]];
             }
         }
+        if (null !== $this->source) {
+            [$p, $shown, $grows] = $this->source;
+            $times = exp(self::STEP * $theta[$this->at[$p]]);
+            $then = $shown + $grows * ($times - 1.0);
+            $slopes[$p] += ($then < 0.0 ? -1.0 : 1.0) * self::STEP * $grows * $times / sqrt(1.0 + $then * $then) - $this->moves[$p];
+        }
 
         return $slopes;
     }
@@ -107,7 +145,7 @@ final class Term
      */
     public function straight(array $theta): self
     {
-        if ([] === $this->bends) {
+        if ([] === $this->bends && null === $this->source) {
             return $this;
         }
         $slopes = $this->slopes($theta);
@@ -116,6 +154,6 @@ final class Term
             $straight += $slopes[$p] * $theta[$f];
         }
 
-        return new self($this->at, $slopes, [], $this->variance, $this->z + $this->moved($theta) - $straight, $this->sigma, $this->weight, $this->log, $this->isPlain);
+        return new self($this->at, $slopes, [], null, $this->variance, $this->z + $this->moved($theta) - $straight, $this->sigma, $this->weight, $this->log, $this->isPlain);
     }
 }

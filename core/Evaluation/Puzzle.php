@@ -75,6 +75,6 @@ final readonly class Puzzle
     {
         $causes = array_keys($this->beliefs->weights);
 
-        return new Loss($causes, $causes);
+        return new Loss($causes, $causes, $causes);
     }
 }

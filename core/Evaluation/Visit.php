@@ -39,7 +39,7 @@ use YellowProbe\Procedure\TestPlan;
  */
 final class Visit
 {
-    private const MOST_TESTS = 60;
+    private const MOST_TESTS = 90;
     private const MOST_REPAIRS = 3;
 
     /** The complaint tried again: switched on, plugged in, waited for. */

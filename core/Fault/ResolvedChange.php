@@ -57,6 +57,43 @@ final readonly class ResolvedChange
         return new self($network, array_values($without), [...$with, ...array_values($standing)], $standing);
     }
 
+    /**
+     * The change as admittances between two nodes that become others, where no source is in it.
+     *
+     * @return list<array{int, int, Complex, Complex, int|null}>|null nodes, admittance before and after, and the branch that was there
+     */
+    public function admittances(): ?array
+    {
+        $changes = [];
+        foreach ($this->without as $branch) {
+            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch]) {
+                return null;
+            }
+            $standing = $this->standing[$branch] ?? null;
+            [$a, $b] = [$this->network->from[$branch], $this->network->to[$branch]];
+            $before = $this->network->admittance($branch);
+            $stays = null !== $standing && $standing[0] === $a && $standing[1] === $b;
+            $changes[] = [$a, $b, $before, $stays ? $standing[2] : Complex::zero(), $branch];
+            if (null !== $standing && !$stays) {
+                $changes[] = [$standing[0], $standing[1], Complex::zero(), $standing[2], $branch];
+            }
+        }
+        foreach ($this->standing as $branch => $standing) {
+            if (0.0 !== $standing[3]->re || 0.0 !== $standing[3]->im || !\in_array($branch, $this->without, true)) {
+                return null;
+            }
+        }
+        for ($at = 0, $fresh = \count($this->with) - \count($this->standing); $at < $fresh; ++$at) {
+            [$a, $b, $y, $j] = $this->with[$at];
+            if (0.0 !== $j->re || 0.0 !== $j->im) {
+                return null;
+            }
+            $changes[] = [$a, $b, Complex::zero(), $y, null];
+        }
+
+        return $changes;
+    }
+
     /** The network with the fault in it, to be solved as a whole. */
     public function network(): Network
     {

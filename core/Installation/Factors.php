@@ -13,8 +13,11 @@ namespace YellowProbe\Installation;
  */
 final readonly class Factors
 {
+    /** What other customers put on the neutral: a source. */
+    public const OUTSIDE = 'outside';
+
     /** Standard deviations of the logarithms for a house surveyed in the ordinary way. */
-    public const SPREADS = ['supply' => 0.25, 'outside' => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05, 'device' => 0.09];
+    public const SPREADS = ['supply' => 0.25, self::OUTSIDE => 0.5, 'volts' => 0.02, 'insulation' => 1.2, 'leakage' => 0.5, 'load' => 0.05, 'device' => 0.09];
 
     /**
      * One length in ten is not what it was taken for: another route, another cable. Then it is off by a step or two of the
@@ -48,7 +51,7 @@ final readonly class Factors
     /** Log-density at so many deviations, up to the constant of the standard normal. */
     public static function logDensity(float $deviations, float $tail): float
     {
-        return 1.0 === $tail ? -0.5 * $deviations ** 2 : log((1.0 - self::TAIL) * exp(-0.5 * $deviations ** 2) + self::TAIL / $tail * exp(-0.5 * ($deviations / $tail) ** 2));
+        return 1.0 === $tail ? -0.5 * $deviations ** 2 : log(self::TAIL / $tail) - 0.5 * ($deviations / $tail) ** 2 + log1p(self::near($deviations, $tail));
     }
 
     /** How strongly a factor is drawn back to the survey there, 1 being the standard normal's: −(log p)′/θ. */
@@ -57,10 +60,15 @@ final readonly class Factors
         if (1.0 === $tail) {
             return 1.0;
         }
-        $near = (1.0 - self::TAIL) * exp(-0.5 * $deviations ** 2);
-        $far = self::TAIL / $tail * exp(-0.5 * ($deviations / $tail) ** 2);
+        $near = self::near($deviations, $tail);
 
-        return ($near + $far / $tail ** 2) / ($near + $far);
+        return ($near + 1.0 / $tail ** 2) / ($near + 1.0);
+    }
+
+    /** How many times likelier a length so far off is a measured one than one that is not what it was taken for. */
+    private static function near(float $deviations, float $tail): float
+    {
+        return (1.0 - self::TAIL) * $tail / self::TAIL * exp(-0.5 * $deviations ** 2 * (1.0 - 1.0 / $tail ** 2));
     }
 
     /** @return array<string, float> factor => standard deviation of its logarithm */

@@ -17,7 +17,7 @@ final readonly class BlindSpot
     private const UNREAD_VOLTS = 1e-5;
 
     /** @param array<int, true> $embraced branches in the jaw, or through the device that is made to act */
-    private function __construct(private Network $network, private Screen $screen, private array $embraced)
+    private function __construct(private Screen $screen, private array $embraced)
     {
     }
 
@@ -37,45 +37,20 @@ final readonly class BlindSpot
         $weights = Jaw::weights($network, $elimination->datum, $connection->around);
         $screen = [] === $nodes && [] === $weights ? null : Screen::on($elimination, $nodes, array_column($weights, 1), Unit::Pattern === $instrument->unit() ? self::UNSEEN_VOLTS : self::UNREAD_VOLTS);
 
-        return null === $screen ? null : new self($network, $screen, array_fill_keys(array_column($weights, 0), true));
+        return null === $screen ? null : new self($screen, array_fill_keys(array_column($weights, 0), true));
     }
 
     /** Whether the reading is that of the sound house whatever the change makes of the rest. */
     public function covers(ResolvedChange $resolved): bool
     {
-        if ([] === $resolved->with && [] === $resolved->without) {
-            return false;
-        }
         $changes = [];
-        foreach ($resolved->without as $branch) {
-            if (isset($this->embraced[$branch]) || 0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch]) {
+        foreach ($resolved->admittances() ?? [] as [$a, $b, $before, $after, $branch]) {
+            if (null !== $branch && isset($this->embraced[$branch])) {
                 return false;
             }
-            $standing = $resolved->standing[$branch] ?? null;
-            [$a, $b] = [$this->network->from[$branch], $this->network->to[$branch]];
-            $before = $this->network->admittance($branch)->modulus();
-            if (null !== $standing && $standing[0] === $a && $standing[1] === $b) {
-                $changes[] = [$a, $b, $before, $standing[2]->modulus()];
-                continue;
-            }
-            $changes[] = [$a, $b, $before, 0.0];
-            if (null !== $standing) {
-                $changes[] = [$standing[0], $standing[1], 0.0, $standing[2]->modulus()];
-            }
-        }
-        foreach ($resolved->standing as $branch => $standing) {
-            if (isset($this->embraced[$branch]) || 0.0 !== $standing[3]->re || 0.0 !== $standing[3]->im || !\in_array($branch, $resolved->without, true)) {
-                return false;
-            }
-        }
-        for ($at = 0, $fresh = \count($resolved->with) - \count($resolved->standing); $at < $fresh; ++$at) {
-            [$a, $b, $y, $j] = $resolved->with[$at];
-            if (0.0 !== $j->re || 0.0 !== $j->im) {
-                return false;
-            }
-            $changes[] = [$a, $b, 0.0, $y->modulus()];
+            $changes[] = [$a, $b, $before->modulus(), $after->modulus()];
         }
 
-        return $this->screen->leavesAlone($changes);
+        return [] !== $changes && $this->screen->leavesAlone($changes);
     }
 }

@@ -12,11 +12,14 @@ use YellowProbe\Network\Influence;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\PortNetwork;
 
-/** Readings of faults that change one admittance, of testers that read a lead or a sum of currents: a formula each. */
+/** Readings of faults that change a few admittances, of testers that read a lead or a sum of currents: a formula each. */
 final readonly class ClosedForm
 {
     /** Of an impedance: below that too few digits are left of a difference. */
     private const FEW_DIGITS = 1e-7;
+
+    /** Branches taken out and put in from which on another elimination costs no more. */
+    private const MOST_CHANGES = 8;
 
     /**
      * @param list<int>               $leads    empty for a jaw
@@ -57,29 +60,30 @@ final readonly class ClosedForm
         return new self($network, $elimination->datum, $influence, $instrument, $leads, $supply, $embraced);
     }
 
-    /** The reading in closed form where the change is one of admittance between two nodes, and enough digits are left. */
+    /** The reading in closed form where the change is one of a few admittances between nodes, and enough digits are left. */
     public function read(ResolvedChange $resolved): ?Shown
     {
-        if (\count($resolved->with) > 1 || \count($resolved->without) > 1) {
+        if (\count($resolved->with) + \count($resolved->without) > self::MOST_CHANGES) {
             return null;
         }
-        $branch = $resolved->without[0] ?? null;
-        $new = $resolved->with[0] ?? null;
-        $a = $b = $this->datum;
-        $re = $im = 0.0;
-        if (null !== $branch) {
-            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch] || \in_array($branch, array_column($this->embraced, 0), true)) {
+        $admittances = $resolved->admittances();
+        if (null === $admittances) {
+            return null;
+        }
+        $changes = [];
+        foreach ($admittances as [$a, $b, $before, $after, $branch]) {
+            if (null !== $branch && \in_array($branch, array_column($this->embraced, 0), true)) {
                 return null;
             }
-            [$a, $b, $re, $im] = [$this->network->from[$branch], $this->network->to[$branch], -$this->network->yRe[$branch], -$this->network->yIm[$branch]];
-        }
-        if (null !== $new) {
-            if (0.0 !== $new[3]->re || 0.0 !== $new[3]->im || (null !== $branch && ($new[0] !== $a || $new[1] !== $b))) {
-                return null;
+            if ($a !== $b) {
+                $changes[] = [$a, $b, $after->re - $before->re, $after->im - $before->im];
             }
-            [$a, $b, $re, $im] = [$new[0], $new[1], $re + $new[2]->re, $im + $new[2]->im];
         }
-        $moved = $a === $b ? array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]) : $this->influence->moved($a, $b, $re, $im);
+        $moved = match (\count($changes)) {
+            0 => array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]),
+            1 => $this->influence->moved(...$changes[0]),
+            default => $this->influence->movedTogether($changes),
+        };
 
         return null === $moved ? null : ([] === $this->leads ? $this->clamped($moved) : $this->led($moved));
     }

@@ -31,7 +31,10 @@ final readonly class InsulationHalves extends EnteredTest
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
             $earth = States::earthAtBoard($house, $circuit);
-            foreach (null === $earth ? [] : self::partings($house, $circuit) as [$part, $cable, $beyond]) {
+            if (null === $earth) {
+                continue;
+            }
+            foreach (self::partings($house, $circuit) as [$part, $cable, $beyond]) {
                 $ends = States::jointsAt($house, $cable, $part);
                 if (!isset($ends['L'], $ends['N'])) {
                     continue;
