@@ -94,6 +94,20 @@ final class AtTimesTest extends TestCase
         self::assertSame((new Exposure(2, [Condition::Heat, Condition::Rain]))->key(), (new Exposure(2, [Condition::Rain, Condition::Heat]))->key());
     }
 
+    public function testALoadBringsOutWhatItReachesAndNothingElse(): void
+    {
+        $quiet = static function (Ranking $ranking, string $cause): float {
+            return array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => "$cause|at-times" === $standing->hypothesis->id))[0]->quiet();
+        };
+        $loaded = self::ranked(self::evidence(null, ['volt-drop:a.front:L-N', 'zs:a.front:L-E'], new Exposure()));
+        self::assertEqualsWithDelta(1.0 - Exposure::UNKNOWN, $quiet($loaded, 'high-resistance-joint|low-r1/L@1'), 0.02, 'a heater on the ring says nothing of the other circuits');
+        // The joint in front of the heater drops 13 V under its load, and nothing without it.
+        $joint = 'high-resistance-joint|ring-s-spur/L@1';
+        $truth = Fault::at(self::$house, 'high-resistance-joint', 'ring-s-spur/L@1', 2.5)->change(self::$house);
+        $found = self::ranked([...self::evidence($truth, ['volt-drop:spur.front:L-N'], new Exposure()), ...self::evidence(null, ['zs:spur.front:L-N', 'zs:spur.front:L-E'], new Exposure(), 'b')]);
+        self::assertLessThan(0.2, $quiet($found, $joint), 'what a load has shown is there to be repaired');
+    }
+
     public function testWhenEverythingReadsSoundTheHouseIsLeftWithALogger(): void
     {
         $tests = [];
