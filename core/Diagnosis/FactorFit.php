@@ -36,16 +36,18 @@ final readonly class FactorFit
      * and all of them together, are therefore followed for once, and what fits the whole better is kept.
      *
      * @param array<int, Term>       $terms by reading
-     * @param array<int, float>|null $beside factors that a like cause has: where they lie far from the survey, the way there may be barred by slips
+     * @param array<int, float>|null $beside factors that a like cause has, near which they are sought first: where they lie far from the survey, the way there may be barred by slips
      *
      * @return array{LikelihoodResult, array<int, float>} with the factors
      */
     public function of(array $terms, ?array $beside = null): array
     {
         $n = \count($this->factors);
-        $best = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
-        $near = null === $beside ? $best : $this->settled($terms, $beside, null);
-        $best = $near[0]->log > $best[0]->log ? $near : $best;
+        $best = null === $beside ? null : $this->settled($terms, $beside, null);
+        if (null === $best || [] !== $this->followable($terms, $best[1])) {
+            $afresh = $this->settled($terms, 0 === $n ? [] : array_fill(0, $n, 0.0), []);
+            $best = null === $best || $afresh[0]->log > $best[0]->log ? $afresh : $best;
+        }
         $tried = [];
         for ($better = true; $better;) {
             $better = false;

@@ -50,22 +50,27 @@ final readonly class Forecast
      */
     public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, array $spread = [], ?array $again = null): self
     {
-        $rows = $placed = $places = [];
+        $keys = $placed = $keyOf = $own = [];
+        $last = null;
         foreach ($beliefs->atoms as $at => [$hypothesis, $severity]) {
-            if (Hypothesis::ELSE !== $hypothesis->id) {
-                $own = $table->rows($hypothesis);
-                $rows[$at] = $own[$severity] ?? $own[0];
-                $places[$at] = self::place($rows[$at]);
-                $placed[$places[$at]] ??= $rows[$at];
+            if (Hypothesis::ELSE === $hypothesis->id) {
+                continue;
             }
+            if ($hypothesis !== $last) {
+                [$own, $last] = [$table->noticed($hypothesis), $hypothesis];
+            }
+            // What is not noticed, or quiet just now, leaves the sound house's row.
+            $place = $own[$severity] ?? ([] === $own || $hypothesis->intermittent ? PredictionTable::SOUND : $own[0]);
+            $keyOf[$at] = $keys[$place] ??= self::place($table->rows->row($place));
+            $placed[$keyOf[$at]] ??= $table->rows->row($place);
         }
         $outcomes = new Outcomes($display, [...array_values($placed), ...(null === $again ? [] : [$again[0]])], $spread);
         $classes = $classOf = $known = [];
         foreach (array_keys($beliefs->atoms) as $at) {
-            $key = $places[$at] ?? '';
+            $key = $keyOf[$at] ?? '';
             if (!isset($known[$key])) {
                 $known[$key] = \count($classes);
-                $classes[] = isset($rows[$at]) ? $outcomes->of($rows[$at]) : self::somethingElse($outcomes, $table->sound(), $again);
+                $classes[] = isset($placed[$key]) ? $outcomes->of($placed[$key]) : self::somethingElse($outcomes, $table->sound(), $again);
             }
             $classOf[] = $known[$key];
         }

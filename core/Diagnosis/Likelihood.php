@@ -28,6 +28,9 @@ final class Likelihood
     /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
     private const HOPELESS = -16.0;
 
+    /** The same where the factors are as the sound house has them, or have gone where the readings want them: that is nearly a fit. */
+    private const DISTANT = -9.0;
+
     /** Deviations of all that moves a reading within which the factors may have gone there. */
     private const REACHED = 5.0;
 
@@ -119,6 +122,7 @@ final class Likelihood
         }
         if ($nats <= $hopeless && $nats + $strain > $hopeless) {
             [$nats, $each] = $this->beside($apart, $each);
+            $hopeless = max($hopeless, self::DISTANT);
         }
         // Where several readings speak against it, each with the factors to itself or as the sound house has them, no fit is needed.
         $log = $this->sound->log + $nats;

@@ -24,13 +24,36 @@ final readonly class Loss
     /** At the right place another joint or contact than the right one: undone, looked at and made again. */
     public const WRONG_JOINT_MINUTES = 3.0;
 
+    /** @var list<int|null> of each atom: its joint, one after the other; null for what cannot be repaired */
+    private array $slots;
+
+    /** @var array<int, array<int, list<int>>> kind => place => its joints */
+    private array $tree;
+
     /**
      * @param list<int|null> $kinds  of each atom: what one repair is for; null for what cannot be repaired
      * @param list<int>      $places of each atom: what has to be opened for it
      * @param list<int>      $joints of each atom: what is undone there
      */
-    public function __construct(private array $kinds, private array $places, private array $joints)
+    public function __construct(array $kinds, array $places, array $joints)
     {
+        $slots = $tree = $known = [];
+        $next = 0;
+        foreach ($kinds as $atom => $kind) {
+            if (null === $kind) {
+                $slots[] = null;
+                continue;
+            }
+            $slot = $known[$kind][$places[$atom]][$joints[$atom]] ?? null;
+            if (null === $slot) {
+                $slot = $next++;
+                $known[$kind][$places[$atom]][$joints[$atom]] = $slot;
+                $tree[$kind][$places[$atom]][] = $slot;
+            }
+            $slots[] = $slot;
+        }
+        $this->slots = $slots;
+        $this->tree = $tree;
     }
 
     public static function of(Beliefs $beliefs): self
@@ -54,21 +77,32 @@ final readonly class Loss
      */
     public function minutes(array $weights): float
     {
-        $shares = $sums = [];
+        $shares = [];
         foreach ($weights as $atom => $weight) {
-            $kind = $this->kinds[$atom];
-            if (null !== $kind) {
-                [$place, $joint] = [$this->places[$atom], $this->joints[$atom]];
-                $shares[$kind][$place][$joint] = ($shares[$kind][$place][$joint] ?? 0.0) + $weight;
-                $sums[$kind] = ($sums[$kind] ?? 0.0) + $weight;
+            $slot = $this->slots[$atom];
+            if (null !== $slot) {
+                $shares[$slot] = ($shares[$slot] ?? 0.0) + $weight;
             }
         }
         $least = self::WRONG_REPAIR_MINUTES;
-        foreach ($sums as $kind => $sum) {
-            $minutes = (1.0 - $sum) * self::WRONG_REPAIR_MINUTES;
-            if ($minutes < $least) {
-                $least = min($least, $minutes + self::inTurn(array_map(array_sum(...), $shares[$kind]), self::WRONG_PLACE_MINUTES) + array_sum(array_map(static fn (array $joints): float => self::inTurn($joints, self::WRONG_JOINT_MINUTES), $shares[$kind])));
+        foreach ($this->tree as $places) {
+            $sums = [];
+            foreach ($places as $joints) {
+                $sum = 0.0;
+                foreach ($joints as $slot) {
+                    $sum += $shares[$slot] ?? 0.0;
+                }
+                $sums[] = $sum;
             }
+            $minutes = (1.0 - array_sum($sums)) * self::WRONG_REPAIR_MINUTES;
+            if ($minutes >= $least) {
+                continue;
+            }
+            $minutes += self::inTurn($sums, self::WRONG_PLACE_MINUTES);
+            foreach ($places as $joints) {
+                $minutes += 1 === \count($joints) ? 0.0 : self::inTurn(array_map(static fn (int $slot): float => $shares[$slot] ?? 0.0, $joints), self::WRONG_JOINT_MINUTES);
+            }
+            $least = min($least, $minutes);
         }
 
         return $least;

@@ -19,7 +19,7 @@ final class Planner
     /** Causes beyond so much of the probability, below this, or beyond so many no longer decide which test is best. */
     private const ENOUGH = 0.995;
     private const MATTERS = 1e-4;
-    private const MOST_CAUSES = 250;
+    private const MOST_CAUSES = 100;
     private const LEAST_BITS = 0.01;
     /** How likely a reading has to be a slip to be asked for once more. */
     private const DOUBTED = 0.5;

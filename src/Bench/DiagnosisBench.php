@@ -19,7 +19,7 @@ use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestPlan;
 
-/** How long the diagnosis of one call takes: forty sound readings, spread over the tests that the house has. */
+/** How long the diagnosis of one call takes: forty sound readings, of every kind of test that the house has in turn. */
 final readonly class DiagnosisBench
 {
     public const READINGS = 40;
@@ -31,12 +31,16 @@ final readonly class DiagnosisBench
     /** @param non-empty-list<Hypothesis> $hypotheses */
     public function __construct(private House $house, public array $hypotheses)
     {
-        $all = array_values(TestCatalogue::plans($house));
-        $plans = [];
-        for ($at = 0; $at < self::READINGS; ++$at) {
-            $plans[] = $all[intdiv($at * \count($all), self::READINGS)];
+        $kinds = $plans = [];
+        foreach (TestCatalogue::plans($house) as $plan) {
+            $kinds[$plan->procedure->slug()][] = $plan;
         }
-        $this->plans = $plans;
+        // As a person would: not a dozen of one kind because that can be done at many points.
+        for ($round = 0; \count($plans) < self::READINGS && [] !== $kinds; ++$round) {
+            $kinds = array_filter($kinds, static fn (array $own): bool => isset($own[$round]));
+            array_push($plans, ...array_column($kinds, $round));
+        }
+        $this->plans = [] === $plans ? throw new \LogicException('This house has no tests.') : \array_slice($plans, 0, self::READINGS);
     }
 
     /** @return array<string, Timing> what => time */
