@@ -12,14 +12,11 @@ use YellowProbe\Network\Influence;
 use YellowProbe\Network\Network;
 use YellowProbe\Network\PortNetwork;
 
-/** Readings of faults that change a few admittances, of testers that read a lead or a sum of currents: a formula each. */
+/** Readings of faults that change one admittance, of testers that read a lead or a sum of currents: a formula each. */
 final readonly class ClosedForm
 {
     /** Of an impedance: below that too few digits are left of a difference. */
     private const FEW_DIGITS = 1e-7;
-
-    /** Branches taken out and put in from which on another elimination costs no more. */
-    private const MOST_CHANGES = 8;
 
     /**
      * @param list<int>               $leads    empty for a jaw
@@ -60,30 +57,18 @@ final readonly class ClosedForm
         return new self($network, $elimination->datum, $influence, $instrument, $leads, $supply, $embraced);
     }
 
-    /** The reading in closed form where the change is one of a few admittances between nodes, and enough digits are left. */
+    /** The reading in closed form where the change is one of admittance between two nodes, and enough digits are left. */
     public function read(ResolvedChange $resolved): ?Shown
     {
-        if (\count($resolved->with) + \count($resolved->without) > self::MOST_CHANGES) {
+        $changes = \count($resolved->with) > 1 || \count($resolved->without) > 1 ? null : $resolved->admittances();
+        if (null === $changes || \count($changes) > 1) {
             return null;
         }
-        $admittances = $resolved->admittances();
-        if (null === $admittances) {
+        [$a, $b, $before, $after, $branch] = $changes[0] ?? [$this->datum, $this->datum, Complex::zero(), Complex::zero(), null];
+        if (null !== $branch && \in_array($branch, array_column($this->embraced, 0), true)) {
             return null;
         }
-        $changes = [];
-        foreach ($admittances as [$a, $b, $before, $after, $branch]) {
-            if (null !== $branch && \in_array($branch, array_column($this->embraced, 0), true)) {
-                return null;
-            }
-            if ($a !== $b) {
-                $changes[] = [$a, $b, $after->re - $before->re, $after->im - $before->im];
-            }
-        }
-        $moved = match (\count($changes)) {
-            0 => array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]),
-            1 => $this->influence->moved(...$changes[0]),
-            default => $this->influence->movedTogether($changes),
-        };
+        $moved = $a === $b ? array_fill(0, max(1, \count($this->embraced)), [Complex::zero(), Complex::zero()]) : $this->influence->moved($a, $b, $after->re - $before->re, $after->im - $before->im);
 
         return null === $moved ? null : ([] === $this->leads ? $this->clamped($moved) : $this->led($moved));
     }

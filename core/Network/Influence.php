@@ -21,17 +21,13 @@ final class Influence
     private const LEAST_DIFFERENCE = 1e-7;
     private const LEAST_DENOMINATOR = 1e-6;
 
-    /** Of a sum, what the rounding of large currents that cancel may make up. */
-    private const MOST_ROUNDING = 1e-7;
-
     /**
      * @param array<int, float>                              $vRe
      * @param array<int, float>                              $vIm
      * @param list<array{array<int, float>, array<int, float>}> $responses by sum: volts of each node for its weights as currents
      * @param list<Complex>                                  $sums       as the network stands
-     * @param list<Complex>                                  $owns       each sum's response to its own weights: the impedance behind it
      */
-    private function __construct(private readonly SelectedInverse $inverse, private readonly array $vRe, private readonly array $vIm, private readonly array $responses, private readonly array $sums, private readonly array $owns)
+    private function __construct(private readonly SelectedInverse $inverse, private readonly array $vRe, private readonly array $vIm, private readonly array $responses, private readonly array $sums)
     {
     }
 
@@ -39,20 +35,18 @@ final class Influence
     public static function on(Elimination $elimination, array $weights): self
     {
         [$vRe, $vIm] = $elimination->voltages();
-        $responses = $sums = $owns = [];
+        $responses = $sums = [];
         foreach ($weights as $weight) {
             [$re, $im] = $elimination->voltages($weight);
             $responses[] = [$re, $im];
-            $sum = $own = Complex::zero();
+            $sum = Complex::zero();
             foreach ($weight as $node => $factor) {
                 $sum = $sum->plus($factor->times(new Complex($vRe[$node], $vIm[$node])));
-                $own = $own->plus($factor->times(new Complex($re[$node], $im[$node])));
             }
             $sums[] = $sum;
-            $owns[] = $own;
         }
 
-        return new self($elimination->inverse(), $vRe, $vIm, $responses, $sums, $owns);
+        return new self($elimination->inverse(), $vRe, $vIm, $responses, $sums);
     }
 
     public function reaches(int $node): bool
@@ -97,53 +91,6 @@ final class Influence
             $gRe = $fRe * $uRe - $fIm * $uIm;
             $gIm = $fRe * $uIm + $fIm * $uRe;
             $moved[] = [new Complex($gRe * $dRe - $gIm * $dIm, $gRe * $dIm + $gIm * $dRe), new Complex($gRe * $uRe - $gIm * $uIm, $gRe * $uIm + $gIm * $uRe)];
-        }
-
-        return $moved;
-    }
-
-    /**
-     * How a few changes of admittance together move every sum, and the impedance behind it.
-     *
-     * @param non-empty-list<array{int, int, float, float}> $changes nodes, and what the admittance between them gains, in S
-     *
-     * @return list<array{Complex, Complex}>|null null when too few digits are left, or a node has no way to the datum
-     */
-    public function movedTogether(array $changes): ?array
-    {
-        $across = array_fill(0, 1 + \count($this->responses), []);
-        foreach ($changes as [$a, $b]) {
-            if (!$this->inverse->reaches($a) || !$this->inverse->reaches($b)) {
-                return null;
-            }
-            $across[0][] = [$this->vRe[$a] - $this->vRe[$b], $this->vIm[$a] - $this->vIm[$b]];
-            foreach ($this->responses as $which => [$wRe, $wIm]) {
-                $across[1 + $which][] = [$wRe[$a] - $wRe[$b], $wIm[$a] - $wIm[$b]];
-            }
-        }
-        $joint = Joint::of($this->inverse, $changes);
-        $drawn = $joint->drawn($across);
-        if (null === $drawn) {
-            return null;
-        }
-        $moved = [];
-        foreach (array_keys($this->responses) as $which) {
-            $both = [];
-            foreach ([0, 1 + $which] as $side) {
-                $re = $im = $reach = 0.0;
-                foreach ($drawn[$side] as $at => [$xRe, $xIm]) {
-                    [$uRe, $uIm] = $across[1 + $which][$at];
-                    $re -= $uRe * $xRe - $uIm * $xIm;
-                    $im -= $uRe * $xIm + $uIm * $xRe;
-                    $reach += abs($uRe) + abs($uIm);
-                }
-                $before = 0 === $side ? $this->sums[$which] : $this->owns[$which];
-                if ($reach * $joint->rounding($drawn[$side]) > self::MOST_ROUNDING * $before->plus(new Complex($re, $im))->modulus()) {
-                    return null;
-                }
-                $both[] = new Complex($re, $im);
-            }
-            $moved[] = [$both[0], $both[1]];
         }
 
         return $moved;
