@@ -30,8 +30,8 @@ final readonly class BlindSpot
     public static function on(Network $network, Elimination $elimination, Instrument $instrument, Connection $connection, array $leads): ?self
     {
         $nodes = array_values(array_unique(\array_slice($leads, 0, -1)));
-        // Four wires read less than any of them has to the ground; heat, a loop of clamps and a tripped breaker are no sums.
-        if (\in_array($elimination->datum, $nodes, true) || $instrument instanceof LeakLocator || $instrument instanceof HeatInstrument || $instrument instanceof EarthClamps || $instrument instanceof DeviceWatch) {
+        // Four wires read less than any of them has to the ground; a loop of clamps and a tripped breaker are no sums.
+        if (\in_array($elimination->datum, $nodes, true) || $instrument instanceof LeakLocator || $instrument instanceof EarthClamps || $instrument instanceof DeviceWatch) {
             return null;
         }
         $weights = Jaw::weights($network, $elimination->datum, $connection->around);

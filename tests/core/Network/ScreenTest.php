@@ -61,11 +61,12 @@ final class ScreenTest extends TestCase
     /** @return iterable<string, array{House, string, int}> */
     public static function houses(): iterable
     {
-        foreach (['plug-in-check:a.front', 'r1-r2:c', 'insulation:low:L–E', 'insulation-joined:ring', 'neutral-to-earth:low', 'neutral-to-neutral:low:up', 'ring-ends:ring:L', 'polarity-live:a.front:L-N', 'polarity-live:b.front:N-E', 'zs:c.front:L-E', 'loop-compare:c.front', 'residual-clamp:ring', 'cpc-current:ring', 'rcd-times:rcd-a:1', 'rcd-ramp:rcd-b:out', 'capacitance-ends:low:L:board'] as $test) {
+        foreach (['plug-in-check:a.front', 'r1-r2:c', 'insulation:low:L–E', 'insulation-joined:ring', 'neutral-to-earth:low', 'neutral-to-neutral:low:up', 'ring-ends:ring:L', 'polarity-live:a.front:L-N', 'polarity-live:b.front:N-E', 'zs:c.front:L-E', 'loop-compare:c.front', 'residual-clamp:ring', 'cpc-current:ring', 'rcd-times:rcd-a:1', 'rcd-ramp:rcd-b:out', 'capacitance-ends:low:L:board', 'heat-look:a.front', 'trace-circuit:c.front'] as $test) {
             yield $test => [Houses::ringAndLights(), $test, 30];
         }
         yield 'without cpc' => [Houses::withoutCpc(0.0), 'plug-in-check:s2.front', 0];
         yield 'panel, volts' => [Houses::demo('panel-with-multiwire'), 'polarity-live:counter-l.upper:L-N', 30];
+        yield 'panel, heat' => [Houses::demo('panel-with-multiwire'), 'heat-look:counter-l.upper', 30];
         yield 'panel' => [Houses::demo('panel-with-multiwire'), 'plug-in-check:counter-l.upper', 30];
         yield 'elu, what conducts by voltage' => [Houses::demo('earth-leakage-unit'), 'insulation-joined:geyser', 30];
     }
