@@ -21,6 +21,10 @@ final class Planner
     private const MATTERS = 1e-4;
     private const MOST_CAUSES = 100;
     private const LEAST_BITS = 0.01;
+
+    /** Kinds of which more tests are weighed, and how many. */
+    private const MORE_KINDS = 4;
+    private const MORE = 24;
     /** How likely a reading has to be a slip to be asked for once more. */
     private const DOUBTED = 0.5;
 
@@ -72,15 +76,24 @@ final class Planner
         $standings = self::mattering($ranking);
         $beliefs = Beliefs::of($standings);
         $hypotheses = self::compared($standings);
-        $plans = $forecasts = $minutes = $bits = [];
-        $again = self::again($ranking);
-        foreach ($this->possible($ranking, $standings, $now, $opened) as [$plan, $price]) {
-            $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $again[$this->hashes[$plan->id]] ?? null);
-            $told = $forecast->bits($beliefs);
-            if ($told > self::LEAST_BITS) {
-                [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $told];
+        $plans = $forecasts = $minutes = $bits = $told = [];
+        $read = self::again($ranking);
+        $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
+            /** @var list<array{TestPlan, float}> $candidates */
+            foreach ($candidates as [$plan, $price]) {
+                $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
+                $own = $forecast->bits($beliefs);
+                $told[$plan->procedure->slug()] = max($told[$plan->procedure->slug()] ?? 0.0, $own);
+                if ($own > self::LEAST_BITS) {
+                    [$plans[], $forecasts[], $minutes[], $bits[]] = [$plan, $forecast, $price, $own];
+                }
             }
-        }
+        };
+        [$again, $possible] = $this->possible($ranking, $standings, $now, $opened);
+        $first = self::spread($possible, $this->mostTests);
+        $weigh([...$again, ...$first]);
+        // Of the kinds that tell most there may be better ones: where a circuit is parted decides what that is worth.
+        $weigh(self::alike($possible, $first, $told));
         $ahead = Lookahead::of($beliefs, Loss::of($beliefs), $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->price->minutes($plans[$one]->measurement->state, $plans[$other], $opened->after($this->house, $plans[$one])));
         $scored = [];
         foreach ($plans as $at => $plan) {
@@ -96,14 +109,15 @@ final class Planner
      *
      * @param list<Standing> $standings
      *
-     * @return list<array{TestPlan, float}> with their minutes
+     * @return array{list<array{TestPlan, float}>, list<array{TestPlan, float}>} with their minutes: those done before, and the others, first what is cheap for how likely a cause is where it looks
      */
     private function possible(Ranking $ranking, array $standings, State $now, Opened $opened): array
     {
         $circuits = $this->circuits($standings);
+        $likely = static fn (array $own): float => [] === $own ? 1.0 : array_sum(array_intersect_key($circuits, array_flip($own)));
         $read = array_fill_keys(array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence), true);
         $done = array_fill_keys(self::done($ranking), true);
-        $again = $possible = [];
+        $again = $possible = $dear = [];
         foreach ($this->plans as $id => $plan) {
             $hash = $this->hashes[$id] ??= $plan->measurement->hash();
             $own = $this->circuitsOf[$id] ??= $plan->measurement->circuits($this->house);
@@ -113,13 +127,15 @@ final class Planner
             // What may be a slip, or was read before a repair, is weighed whatever else is.
             if (isset($read[$hash])) {
                 $again[] = [$plan, $this->price->minutes($now, $plan, $opened)];
-            } elseif ([] === $own || [] !== array_intersect($own, $circuits)) {
-                $possible[] = [$plan, $this->price->minutes($now, $plan, $opened)];
+            } elseif ($likely($own) > 0.0) {
+                $price = $this->price->minutes($now, $plan, $opened);
+                $possible[] = [$plan, $price];
+                $dear[$id] = $price / $likely($own);
             }
         }
-        usort($possible, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
+        usort($possible, static fn (array $a, array $b): int => [$dear[$a[0]->id], $a[0]->id] <=> [$dear[$b[0]->id], $b[0]->id]);
 
-        return [...$again, ...self::spread($possible, $this->mostTests)];
+        return [$again, $possible];
     }
 
     /** @return array<string, array{Row, float}> what was read, by the hash of the measurement, and how likely that is what has no name, if that is the cause */
@@ -162,22 +178,26 @@ final class Planner
     /**
      * @param list<Standing> $standings
      *
-     * @return list<string>
+     * @return array<string, float> circuit => how likely the cause is on it
      */
     private function circuits(array $standings): array
     {
         $places = [];
         foreach ($standings as $standing) {
-            $places += array_fill_keys($standing->hypothesis->site->places ?? [], true);
+            foreach ($standing->hypothesis->site->places ?? [] as $place) {
+                $places[$place] = ($places[$place] ?? 0.0) + $standing->probability;
+            }
         }
-        $circuits = [];
+        $circuits = $seen = [];
         foreach ($this->house->parts as $part) {
-            if (isset($places[$part->place])) {
-                $circuits[(string) $this->house->circuitOfPart($part->id)] = true;
+            $circuit = (string) $this->house->circuitOfPart($part->id);
+            if (isset($places[$part->place]) && !isset($seen["$circuit $part->place"])) {
+                $seen["$circuit $part->place"] = true;
+                $circuits[$circuit] = ($circuits[$circuit] ?? 0.0) + $places[$part->place];
             }
         }
 
-        return array_map(strval(...), array_keys($circuits));
+        return $circuits;
     }
 
     /** @return list<Standing> */
@@ -214,9 +234,28 @@ final class Planner
     }
 
     /**
+     * Others of the kinds that told most.
+     *
+     * @param list<array{TestPlan, float}> $possible
+     * @param list<array{TestPlan, float}> $weighed
+     * @param array<string, float>         $told     kind => the most that one of it tells, in bits
+     *
+     * @return list<array{TestPlan, float}>
+     */
+    private static function alike(array $possible, array $weighed, array $told): array
+    {
+        arsort($told);
+        $kinds = \array_slice(array_filter($told, static fn (float $bits): bool => $bits > self::LEAST_BITS), 0, self::MORE_KINDS);
+        $done = array_fill_keys(array_map(static fn (array $candidate): string => $candidate[0]->id, $weighed), true);
+        $alike = array_filter($possible, static fn (array $candidate): bool => isset($kinds[$candidate[0]->procedure->slug()]) && !isset($done[$candidate[0]->id]));
+
+        return \array_slice(array_values($alike), 0, self::MORE);
+    }
+
+    /**
      * The cheapest of each kind of test in turn, so that a cheap kind does not crowd out the rest.
      *
-     * @param list<array{TestPlan, float}> $candidates cheapest first
+     * @param list<array{TestPlan, float}> $candidates the better ones first
      *
      * @return list<array{TestPlan, float}>
      */

@@ -127,6 +127,22 @@ final class PlannerTest extends TestCase
         self::assertNotSame([], array_filter(array_keys($open), static fn (string $id): bool => str_starts_with($id, 'insulation')), 'with the house dead and open, insulation is worth asking for');
     }
 
+    public function testALeakOnARingIsHalvedWhereItTellsMost(): void
+    {
+        // 20 kΩ from line to earth at one of the points of the ring: five points, a spur and the cables between are alike so far.
+        $truth = Fault::at(self::$house, 'line-earth-leak', 'b', 2e4)->change(self::$house);
+        $ranking = self::ranked($truth, ['insulation:ring:L–E', 'insulation:ring:N–E', 'cpc-current:ring', 'residual-clamp:ring'], ['residual-trip']);
+        $state = TestCatalogue::plans(self::$house)['insulation:ring:L–E']->measurement->state;
+        $halves = array_values(array_filter(Planner::sketching(self::$house)->next($ranking, $state), static fn (Candidate $candidate): bool => 'insulation-halves' === $candidate->plan->procedure->slug()));
+        $bits = array_map(static fn (Candidate $candidate): float => $candidate->bits, $halves);
+        self::assertGreaterThan(0.75, max([0.0, ...$bits]), 'the best of all partings is among the few that are weighed');
+        $best = $halves[(int) array_search(max([0.0, ...$bits]), $bits, true)]->plan;
+        self::assertStringContainsString('L–E', $best->id);
+        // Read there, it leaves one side.
+        $then = self::ranked($truth, ['insulation:ring:L–E', 'insulation:ring:N–E', 'cpc-current:ring', 'residual-clamp:ring', $best->id], ['residual-trip']);
+        self::assertGreaterThan(1.6 * $ranking->probability('line-earth-leak|b'), $then->probability('line-earth-leak|b'));
+    }
+
     public function testInformationIsInvariantToACauseSplitInTwo(): void
     {
         $space = self::space(['residual-trip']);
