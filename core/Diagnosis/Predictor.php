@@ -20,7 +20,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '19';
+    public const VERSION = '20';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.
@@ -103,9 +103,12 @@ final class Predictor
             foreach ($changes->of($hypothesis) as $change) {
                 $rows[$hypothesis->stem][] = null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
             }
+            if ($display->isLine() && isset($rows[$hypothesis->stem])) {
+                $rows[$hypothesis->stem] = Between::rows($rows[$hypothesis->stem], array_map(static fn (Hypothesis $fault): int => $fault->severities(), [] === $hypothesis->both ? [$hypothesis] : $hypothesis->both), $sound);
+            }
         }
 
-        return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads)], $spreads), $bends);
+        return PredictionTable::of($rows, self::tails([...array_keys($sound->moves), ...array_keys($spreads), ...Between::FACTORS], $spreads), $bends);
     }
 
     /**

@@ -79,7 +79,7 @@ final class Ranker
         $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
         array_multisort($probabilities, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $standings);
 
-        return new Ranking($standings, $ranker->evidence, $ranker->best($standings[0])->spread());
+        return new Ranking($standings, $ranker->evidence, array_diff_key($ranker->best($standings[0])->spread(), array_flip(Between::FACTORS)));
     }
 
     /**

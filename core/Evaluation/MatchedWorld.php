@@ -8,6 +8,7 @@ use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
@@ -18,7 +19,7 @@ use YellowProbe\Instrument\Shown;
 
 /**
  * Truth drawn as the inference assumes: causes by their priors, "nothing wrong now" and "something else" among them, and
- * severities evenly; shared factors as normals; blunders at their rate. The house is as surveyed.
+ * severities evenly along the steps of the kind; shared factors as normals; blunders at their rate. The house is as surveyed.
  */
 final readonly class MatchedWorld implements World
 {
@@ -32,7 +33,7 @@ final readonly class MatchedWorld implements World
         }
         $isQuiet = $cause->intermittent && !$dice->chance(Exposure::UNKNOWN);
 
-        return new Truth($surveyed, $isQuiet ? null : $dice->one(self::severities($surveyed, $cause)), $cause->repair, $factors, $isQuiet);
+        return new Truth($surveyed, $isQuiet ? null : self::change($surveyed, $cause, $dice), $cause->repair, $factors, $isQuiet);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement
@@ -65,10 +66,24 @@ final readonly class MatchedWorld implements World
         return [] === $showing ? throw new \LogicException('This house has no place for a fault.') : $showing;
     }
 
-    /** @return non-empty-list<\YellowProbe\Fault\Change|null> */
-    public static function severities(House $house, Hypothesis $cause): array
+    /** What a cause changes, its severity anywhere between those of its kind. */
+    public static function change(House $house, Hypothesis $cause, Dice $dice): ?Change
     {
-        return [] === $cause->changes($house) ? [null] : $cause->changes($house);
+        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), $dice));
+    }
+
+    /**
+     * One of them, or up to half a step beside it.
+     *
+     * @param list<float> $severities in Ω, or 0 where the kind has none
+     */
+    public static function ohms(array $severities, Dice $dice): float
+    {
+        $at = (int) ($dice->uniform() * \count($severities));
+        $share = $dice->uniform() - 0.5;
+        $beside = $severities[$at + ($share > 0.0 ? 1 : -1)] ?? 0.0;
+
+        return $severities[$at] > 0.0 && $beside > 0.0 ? $severities[$at] * ($beside / $severities[$at]) ** abs($share) : $severities[$at];
     }
 
     public static function factors(House $house, Dice $dice): Factors

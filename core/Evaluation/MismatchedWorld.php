@@ -40,11 +40,11 @@ final readonly class MismatchedWorld implements World
         // The same fault in the house as it is wired.
         foreach ($cause->kind?->sites($house) ?? [] as $site) {
             if ($site->id === $cause->site?->id && null !== $cause->kind) {
-                return new Truth($house, $cause->kind->change($house, $site, $dice->one($cause->kind->severities())), $cause->id, $factors);
+                return new Truth($house, $cause->kind->change($house, $site, MatchedWorld::ohms($cause->ohms(), $dice)), $cause->id, $factors);
             }
         }
 
-        return new Truth($surveyed, $dice->one(MatchedWorld::severities($surveyed, $cause)), $cause->id, $factors);
+        return new Truth($surveyed, MatchedWorld::change($surveyed, $cause, $dice), $cause->id, $factors);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

@@ -27,7 +27,7 @@ final readonly class PairedWorld implements World
         } while ($other->id === $one->id);
         $faults = [];
         foreach ([$one, $other] as $fault) {
-            $faults[$fault->repair] = $dice->one(MatchedWorld::severities($surveyed, $fault)) ?? throw new \LogicException("$fault->id changes nothing.");
+            $faults[$fault->repair] = MatchedWorld::change($surveyed, $fault, $dice) ?? throw new \LogicException("$fault->id changes nothing.");
         }
 
         return (new Truth($surveyed, null, Hypothesis::pair($one, $other, 1.0)->id, MatchedWorld::factors($surveyed, $dice), false, $faults))->after([]);

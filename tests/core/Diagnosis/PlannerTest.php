@@ -129,8 +129,8 @@ final class PlannerTest extends TestCase
 
     public function testALeakOnARingIsHalvedWhereItTellsMost(): void
     {
-        // 30 kΩ from line to earth at one of the points of the ring: five points, a spur and the cables between are alike so far.
-        $truth = Fault::at(self::$house, 'line-earth-leak', 'b', 3e4)->change(self::$house);
+        // 20 kΩ from line to earth, between two severities of the kind, at one of the points of the ring: five points, a spur and the cables between are alike so far.
+        $truth = Fault::at(self::$house, 'line-earth-leak', 'b', 2e4)->change(self::$house);
         $ranking = self::ranked($truth, ['insulation:ring:L–E', 'insulation:ring:N–E', 'cpc-current:ring', 'residual-clamp:ring'], ['residual-trip']);
         $state = TestCatalogue::plans(self::$house)['insulation:ring:L–E']->measurement->state;
         $halves = array_values(array_filter(Planner::sketching(self::$house)->next($ranking, $state), static fn (Candidate $candidate): bool => 'insulation-halves' === $candidate->plan->procedure->slug()));
@@ -231,7 +231,7 @@ final class PlannerTest extends TestCase
         $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
         self::assertContains($stop->advice, $expected);
         self::assertNotSame('', $stop->advice->words());
-        self::assertTrue(StopAdvice::Test !== $stop->advice || $stop->savesMinutes > 0.0, 'a test that is asked for takes away more loss than it costs');
+        self::assertTrue(StopAdvice::Test !== $stop->advice || $stop->savesMinutes > 0.0 || $stop->lossMinutes > 20.0, 'a test that is asked for takes away more loss than it costs, while little can be lost');
     }
 
     public function testAPlaceThatIsNotKnownCostsOpenings(): void

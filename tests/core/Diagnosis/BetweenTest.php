@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\TestCase;
+use YellowProbe\Diagnosis\Between;
+use YellowProbe\Diagnosis\Row;
+use YellowProbe\Evaluation\Dice;
+use YellowProbe\Evaluation\MatchedWorld;
+use YellowProbe\Instrument\Shown;
+
+/** A fault between two of the severities of its kind. */
+final class BetweenTest extends TestCase
+{
+    public function testARowMovesTowardsTheRowsBesideIt(): void
+    {
+        $sound = self::row(9.0);
+        [$first, $middle, $last] = Between::rows([self::row(1.0), self::row(3.0), self::row(6.0)], [3], $sound);
+        // Half the way from 1 to 6 for a whole step, evenly over a step: a deviation is its √12th.
+        self::assertEqualsWithDelta(2.5 / sqrt(12.0), $middle->moves['severity'], 1e-12);
+        self::assertEqualsWithDelta(2.0 / sqrt(12.0), $first->moves['severity'], 1e-12, 'the last step goes on as it came');
+        self::assertEqualsWithDelta(3.0 / sqrt(12.0), $last->moves['severity'], 1e-12);
+        self::assertGreaterThan($middle->sigma, $last->sigma, 'where the row beyond is not known more is left unsaid');
+        self::assertGreaterThan(0.01, $middle->sigma, 'steps of 2 and 3 are no straight line');
+        self::assertSame(0.5, $middle->moves['length'], 'what else moves it does so still');
+    }
+
+    public function testWhatLeavesTheReadingAloneOrIsNoNumberHasNoSeverity(): void
+    {
+        $sound = self::row(9.0);
+        $dark = new Row(Shown::nothing(), 0.0, 1.0, []);
+        $rows = Between::rows([$dark, self::row(3.0), $sound], [3], $sound);
+        self::assertSame([$dark, $sound], [$rows[0], $rows[2]]);
+        self::assertEqualsWithDelta(6.0 / sqrt(12.0), $rows[1]->moves['severity'], 1e-12, 'the one neighbour that is a number');
+        self::assertSame([$sound], Between::rows([$sound], [1], $sound));
+        // A step to what is as good as open says nothing of the step before.
+        self::assertEqualsWithDelta(0.5 / sqrt(12.0), Between::rows([self::row(1.0), self::row(1.5), self::row(30.0)], [3], $sound)[1]->moves['severity'], 1e-12);
+    }
+
+    public function testOfTwoFaultsEachHasASeverityOfItsOwn(): void
+    {
+        $rows = Between::rows(array_map(self::row(...), [1.0, 2.0, 3.0, 11.0, 12.0, 13.0]), [2, 3], self::row(9.0));
+        self::assertEqualsWithDelta([10.0 / sqrt(12.0), 1.0 / sqrt(12.0)], [$rows[4]->moves['severity'], $rows[4]->moves['other severity']], 1e-12);
+    }
+
+    public function testTheEvaluationDrawsSeveritiesEverywhereAlongTheSteps(): void
+    {
+        $dice = new Dice(5);
+        $drawn = array_map(static fn (): float => MatchedWorld::ohms([10.0, 100.0, 1e4], $dice), range(1, 3000));
+        self::assertGreaterThanOrEqual(10.0, min($drawn));
+        self::assertLessThanOrEqual(1e4, max($drawn));
+        // A third of them each; of the middle one half lie below it, down to √10 of it, and half above, up to ten times it.
+        $share = static fn (float $low, float $high): float => \count(array_filter($drawn, static fn (float $ohms): bool => $ohms > $low && $ohms < $high)) / 3000.0;
+        self::assertEqualsWithDelta(1.0 / 6.0, $share(100.0 / sqrt(10.0), 100.0), 0.03);
+        self::assertEqualsWithDelta(1.0 / 6.0, $share(100.0, 1000.0), 0.03);
+        self::assertSame(0.0, MatchedWorld::ohms([0.0], $dice));
+    }
+
+    private static function row(float $z): Row
+    {
+        return new Row(Shown::value($z), $z, 0.01, ['length' => 0.5]);
+    }
+}
