@@ -33,7 +33,7 @@ final readonly class FactorFit
 
     /**
      * The best fit that is found: where a reading is taken for a blunder it draws on no factor, and so stays one. Each of those,
-     * and all of them together, are therefore followed for once, and what fits the whole better is kept.
+     * those that one factor moves, and all of them together, are therefore followed for once, and what fits the whole better is kept.
      *
      * @param array<int, Term>       $terms by reading
      * @param array<int, float>|null $beside factors that a like cause has, near which they are sought first: where they lie far from the survey, the way there may be barred by slips
