@@ -18,7 +18,10 @@ final class Between
     /** The severity, and where two faults are together that of the second. */
     public const FACTORS = ['severity', 'other severity'];
 
+    /** Deviation of t, 1/√12. */
     private const STEP = 0.2886751345948129;
+
+    /** Of b: the deviation of t² about its mean there, 1/√180. */
     private const UNSAID = 0.08;
 
     /** At the last of the steps the row beyond is not known: of the step, what is left unsaid. */

@@ -28,7 +28,7 @@ final class Planner
     /** How likely a reading has to be a slip to be asked for once more. */
     private const DOUBTED = 0.5;
 
-    /** Tests that are weighed where each has to be worked out for it; the cheapest of each kind first. */
+    /** Tests that are weighed at first where each has to be worked out for it. */
     public const SKETCHED = 60;
 
     /** @var array<string, TestPlan> */
@@ -45,7 +45,7 @@ final class Planner
     /**
      * @param \Closure(TestPlan, non-empty-list<Hypothesis>): PredictionTable $tables    what a test would show, sketched or kept
      * @param Practice|null                                                   $practice  how this person works; anything goes when left out
-     * @param int                                                             $mostTests that are weighed; the cheapest of each kind first
+     * @param int                                                             $mostTests that are weighed at first, of each kind in turn; then some more of the kinds that tell most
      */
     public function __construct(private readonly House $house, private readonly \Closure $tables, ?Practice $practice = null, private readonly int $mostTests = 300)
     {

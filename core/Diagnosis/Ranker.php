@@ -47,10 +47,14 @@ final class Ranker
     /** @var list<PredictionTable> by reading */
     private readonly array $tables;
 
+    /** The latest half hour in which something was read. */
+    private readonly int $latest;
+
     /** @param list<Evidence> $evidence in the one order */
     private function __construct(private readonly array $evidence)
     {
         $this->tables = array_map(static fn (Evidence $piece): PredictionTable => $piece->table(), $evidence);
+        $this->latest = max([0, ...array_map(static fn (Evidence $piece): int => $piece->exposure->episode, $evidence)]);
         $this->likelihood = new Likelihood($evidence);
         $this->sound = $this->likelihood->sound();
     }
@@ -163,7 +167,6 @@ final class Ranker
     {
         $brings = $hypothesis->conditions();
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
-        $latest = max([0, ...array_map(static fn (Evidence $piece): int => $piece->exposure->episode, $this->evidence)]);
         $logs = $now = [];
         foreach ($results as $severity => $always) {
             $logs[$severity] = $this->sound->log - log(\count($results));
@@ -175,7 +178,7 @@ final class Ranker
                 $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
                 [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
-                if ($exposure->episode === $latest && [] !== array_intersect_key($this->apart($hypothesis)[$severity][1], $own)) {
+                if ($exposure->episode === $this->latest && [] !== array_intersect_key($this->apart($hypothesis)[$severity][1], $own)) {
                     $seen[] = $shares[0];
                 }
             }
