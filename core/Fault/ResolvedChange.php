@@ -58,40 +58,38 @@ final readonly class ResolvedChange
     }
 
     /**
-     * The change as admittances between two nodes that become others, where no source is in it.
+     * The change as what becomes of the admittance between two nodes, and of the source in it.
      *
-     * @return list<array{int, int, Complex, Complex, int|null}>|null nodes, admittance before and after, and the branch that was there
+     * @return list<array{int, int, float, float, float, float, float, float, int}> nodes; admittance before and after, what the Norton
+     *                                                                              current gains, each real and imaginary; the branch that was there or −1
      */
-    public function admittances(): ?array
+    public function differences(): array
     {
-        $changes = [];
+        $network = $this->network;
+        $differences = [];
         foreach ($this->without as $branch) {
-            if (0.0 !== $this->network->jRe[$branch] || 0.0 !== $this->network->jIm[$branch]) {
-                return null;
-            }
+            [$a, $b, $yRe, $yIm, $jRe, $jIm] = [$network->from[$branch], $network->to[$branch], $network->yRe[$branch], $network->yIm[$branch], -$network->jRe[$branch], -$network->jIm[$branch]];
             $standing = $this->standing[$branch] ?? null;
-            [$a, $b] = [$this->network->from[$branch], $this->network->to[$branch]];
-            $before = $this->network->admittance($branch);
-            $stays = null !== $standing && $standing[0] === $a && $standing[1] === $b;
-            $changes[] = [$a, $b, $before, $stays ? $standing[2] : Complex::zero(), $branch];
-            if (null !== $standing && !$stays) {
-                $changes[] = [$standing[0], $standing[1], Complex::zero(), $standing[2], $branch];
+            if (null !== $standing && $standing[0] === $a && $standing[1] === $b) {
+                $differences[] = [$a, $b, $yRe, $yIm, $standing[2]->re, $standing[2]->im, $standing[3]->re + $jRe, $standing[3]->im + $jIm, $branch];
+                continue;
+            }
+            $differences[] = [$a, $b, $yRe, $yIm, 0.0, 0.0, $jRe, $jIm, $branch];
+            if (null !== $standing) {
+                $differences[] = [$standing[0], $standing[1], 0.0, 0.0, $standing[2]->re, $standing[2]->im, $standing[3]->re, $standing[3]->im, $branch];
             }
         }
-        foreach ($this->standing as $branch => $standing) {
-            if (0.0 !== $standing[3]->re || 0.0 !== $standing[3]->im || !\in_array($branch, $this->without, true)) {
-                return null;
+        foreach ($this->standing as $branch => [$a, $b, $y, $j]) {
+            if (!\in_array($branch, $this->without, true)) {
+                $differences[] = [$a, $b, 0.0, 0.0, $y->re, $y->im, $j->re, $j->im, $branch];
             }
         }
         for ($at = 0, $fresh = \count($this->with) - \count($this->standing); $at < $fresh; ++$at) {
             [$a, $b, $y, $j] = $this->with[$at];
-            if (0.0 !== $j->re || 0.0 !== $j->im) {
-                return null;
-            }
-            $changes[] = [$a, $b, Complex::zero(), $y, null];
+            $differences[] = [$a, $b, 0.0, 0.0, $y->re, $y->im, $j->re, $j->im, -1];
         }
 
-        return $changes;
+        return $differences;
     }
 
     /** The network with the fault in it, to be solved as a whole. */

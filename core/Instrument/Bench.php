@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Instrument;
 
-use YellowProbe\Device\BreakerLaw;
-use YellowProbe\Device\ResidualLaw;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\ResolvedChange;
 use YellowProbe\Installation\Excitation;
@@ -14,7 +12,6 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\LatelyBuilt;
-use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Network\Complex;
@@ -35,6 +32,7 @@ final class Bench
     private readonly Supply $supply;
     private readonly Excitation $excitation;
     private readonly Jaw $jaw;
+    private readonly Passing $passing;
 
     /** @var list<int> */
     private readonly array $leads;
@@ -44,7 +42,9 @@ final class Bench
 
     /** What is read without working it out, once {@see prepare()} was worth it. */
     private ?ClosedForm $closedForm = null;
-    private ?ClosedForm $linear = null;
+
+    /** @var array<int, int> beyond the tester's volts in the sound house: {@see Thresholds::conducting()} */
+    private array $conducting = [];
     private ?BlindSpot $blind = null;
     private ?Shown $sound = null;
 
@@ -57,6 +57,7 @@ final class Bench
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
         $this->network = $beside->network ?? LatelyBuilt::network($house, $state, $this->excitation, $factors);
+        $this->passing = new Passing($house, $instrument, $connection, $factors, $this->supply);
         $this->jaw = new Jaw($house, $this->network, $connection->around);
         $leads = [];
         foreach ($connection->terminals as $at => $terminal) {
@@ -87,12 +88,10 @@ final class Bench
     public function prepare(bool $screens = true): void
     {
         $this->sound = $this->read();
-        // What conducts by voltage does so in the sound house; a change that nothing notices leaves it at that.
-        $conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
-        $network = [] === $conducting ? $this->network : $this->network->changed([], $conducting);
-        $elimination = [] === $conducting ? $this->elimination : Elimination::of($network, $this->elimination->datum);
-        $this->linear = ClosedForm::on($network, $elimination, $this->instrument, $this->connection, $this->leads, $this->supply);
-        $this->closedForm = [] === $this->thresholds ? $this->linear : null;
+        $this->conducting = $this->instrument instanceof DirectOhmmeter && [] !== $this->thresholds ? Thresholds::conducting($this->elimination->ports($this->testPorts(), []), $this->leads[0], $this->instrument, $this->thresholds) : [];
+        $network = [] === $this->conducting ? $this->network : $this->network->changed([], Thresholds::branches($this->thresholds, $this->conducting));
+        $elimination = [] === $this->conducting ? $this->elimination : Elimination::of($network, $this->elimination->datum);
+        $this->closedForm = ClosedForm::on($network, $elimination, $this->instrument, $this->connection, $this->leads, $this->supply, $this->passing, $this->thresholds, $this->conducting);
         $this->blind = !$screens ? null : BlindSpot::on($this->network, $elimination, $this->instrument, $this->connection, $this->leads);
     }
 
@@ -102,7 +101,7 @@ final class Bench
      */
     public function leaning(string $factor, float $log): ?Shown
     {
-        if (null === $this->linear) {
+        if (null === $this->closedForm) {
             return null;
         }
         $then = LatelyBuilt::touched($this->house, $this->state, $this->excitation, $factor, $log);
@@ -114,7 +113,7 @@ final class Bench
             }
         }
 
-        return $this->linear->leaning($elements);
+        return $this->closedForm->leaning($elements);
     }
 
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
@@ -122,9 +121,12 @@ final class Bench
     {
         $fault ??= new Change();
         $resolved = ResolvedChange::of($this->network, $fault, $this->excitation);
-        $quick = $fault->actsOnDevices() || true !== $this->blind?->covers($resolved) ? $this->closedForm?->read($resolved) : $this->sound;
-        if (null !== $quick) {
-            return $quick;
+        if (null !== $this->closedForm || null !== $this->blind) {
+            $differences = $resolved->differences();
+            $quick = $fault->actsOnDevices() || true !== $this->blind?->covers($differences) ? $this->closedForm?->read($differences, $fault) : $this->sound;
+            if (null !== $quick) {
+                return $quick;
+            }
         }
         $ports = clone $this->portsFor($resolved);
         foreach ($resolved->with as [$a, $b, $y, $j]) {
@@ -142,7 +144,7 @@ final class Bench
             return $this->acted($this->instrument, $ports, $resolved, $fault);
         }
         if ([] !== $this->thresholds && $this->instrument instanceof DirectOhmmeter) {
-            $ports = Thresholds::settled($ports, $this->leads[0], $this->instrument, $this->thresholds);
+            $ports = Thresholds::settled($ports, $this->leads[0], $this->instrument, $this->thresholds, $this->conducting);
         }
 
         return $this->instrument->apply($ports, $this->leads, $this->supply);
@@ -195,41 +197,12 @@ final class Bench
         }
         $volts = $ports->volts();
         $currents = [];
-        $watts = 0.0;
         foreach ($this->jaw->embraced($resolved) as [$a, $b, $y, $j, $backward]) {
             $drop = ($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero());
-            $current = $drop->times($y)->plus($j);
-            $currents[] = [$current, $backward];
-            $watts += $drop->re * $current->re + $drop->im * $current->im;
+            $currents[] = [$drop->times($y)->plus($j), $backward, $drop];
         }
 
-        return match (true) {
-            $this->instrument instanceof HeatInstrument => Shown::levels([max(0.0, $watts)]),
-            $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault),
-            default => JawSum::shown($this->instrument, $currents),
-        };
-    }
-
-    /**
-     * What a device sees over what opens it: the residual of its poles, and the current of its line where it is a breaker.
-     *
-     * @param list<array{Complex, bool}> $currents
-     */
-    private function watched(array $currents, Change $fault): Shown
-    {
-        $device = $this->house->parts[explode('/', substr($this->connection->around[0] ?? '', 1))[0]] ?? null;
-        if (null === $device) {
-            throw new HouseError('/around/0', 'Name the device that is watched: its poles as "+device/L" and "+device/N", of a breaker "+device/L".');
-        }
-        $level = 0.0;
-        if (Protection::isResidual($device)) {
-            $level = JawSum::shown($this->instrument, $currents)->value / (ResidualLaw::of($device)->tripAmperes * $this->factors->times('device') * $fault->behaviour($device->id)->threshold);
-        }
-        if (\in_array($device->kind, ['breaker', 'two-pole-breaker', 'rcbo'], true)) {
-            $level = max($level, ...array_map(static fn (array $current): float => $current[0]->modulus() / BreakerLaw::of($device)->holdsAmperes(), $currents));
-        }
-
-        return Shown::levels([$level]);
+        return $this->passing->shown($currents, $fault);
     }
 
     /** One volt driven around the conductor that is embraced: its loop is 1 V over the current. */
@@ -254,13 +227,23 @@ final class Bench
 
     private function acted(ResidualTester $tester, PortNetwork $ports, ResolvedChange $resolved, Change $fault): Shown
     {
-        $device = $this->house->parts[explode('/', substr($this->connection->around[0] ?? '', 1))[0]] ?? null;
-        if (null === $device) {
-            throw new HouseError('/around/0', 'A residual tester acts on a device: give its poles as "+device/L" and "+device/N".');
-        }
-        $poles = array_map(static fn (array $pole): array => [$pole[0], $pole[1], $pole[2]], $this->jaw->embraced($resolved));
-        $behaviour = $fault->behaviour($device->id);
+        [$siemens, $amperes] = $ports->norton($this->leads[0]);
+        $standing = $this->residual($ports, $resolved);
+        $driven = clone $ports;
+        $driven->inject($this->leads[0], 1.0);
 
-        return $tester->act($ports, $this->leads, $poles, ResidualLaw::of($device), $behaviour->threshold * $this->factors->times('device'), $behaviour->time, $this->supply);
+        return $this->passing->acted($tester, $siemens, $amperes, $standing, $this->residual($driven, $resolved)->minus($standing), $fault);
+    }
+
+    /** Of the poles of the device that is made to act. */
+    private function residual(PortNetwork $ports, ResolvedChange $resolved): Complex
+    {
+        $volts = $ports->volts();
+        $sum = Complex::zero();
+        foreach ($this->jaw->embraced($resolved) as [$a, $b, $y]) {
+            $sum = $sum->plus(($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero())->times($y));
+        }
+
+        return $sum;
     }
 }

@@ -40,15 +40,19 @@ final readonly class BlindSpot
         return null === $screen ? null : new self($screen, array_fill_keys(array_column($weights, 0), true));
     }
 
-    /** Whether the reading is that of the sound house whatever the change makes of the rest. */
-    public function covers(ResolvedChange $resolved): bool
+    /**
+     * Whether the reading is that of the sound house whatever the change makes of the rest.
+     *
+     * @param list<array{int, int, float, float, float, float, float, float, int}> $differences {@see ResolvedChange::differences()}
+     */
+    public function covers(array $differences): bool
     {
         $changes = [];
-        foreach ($resolved->admittances() ?? [] as [$a, $b, $before, $after, $branch]) {
-            if (null !== $branch && isset($this->embraced[$branch])) {
+        foreach ($differences as [$a, $b, $wasRe, $wasIm, $isRe, $isIm, $jRe, $jIm, $branch]) {
+            if (isset($this->embraced[$branch]) || 0.0 !== $jRe || 0.0 !== $jIm) {
                 return false;
             }
-            $changes[] = [$a, $b, $before->modulus(), $after->modulus()];
+            $changes[] = [$a, $b, hypot($wasRe, $wasIm), hypot($isRe, $isIm)];
         }
 
         return [] !== $changes && $this->screen->leavesAlone($changes);

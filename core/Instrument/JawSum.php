@@ -9,7 +9,7 @@ use YellowProbe\Network\Complex;
 /** What a jaw around several conductors shows: their currents added with their directions, and the largest passing through. */
 final class JawSum
 {
-    /** @param list<array{Complex, bool}> $currents of the embraced conductors, and whether each counts backward */
+    /** @param list<array{Complex, bool, Complex}> $currents of the embraced conductors, whether each counts backward, and the volts along it */
     public static function shown(Instrument $instrument, array $currents): Shown
     {
         $sum = Complex::zero();

@@ -57,13 +57,22 @@ final readonly class LeakLocator implements Instrument
     public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown
     {
         [$siemens] = $ports->norton($leads[0]);
-        if ($siemens->re * self::MOST_LEAK_OHMS < 1.0) {
+        $driven = clone $ports;
+        $driven->drive($leads[1], $leads[0], 1.0);
+
+        return $this->placed(0.0 === $siemens->re ? \INF : 1.0 / $siemens->re, ($driven->volts()[$leads[0]] ?? null)?->modulus() ?? 0.0);
+    }
+
+    /**
+     * @param float $leak  ohms from the leaking core to what it leaks to
+     * @param float $along ohms: volts there for an ampere along the two cores
+     */
+    public function placed(float $leak, float $along): Shown
+    {
+        if ($leak > self::MOST_LEAK_OHMS) {
             return Shown::nothing();
         }
-        $ports = clone $ports;
-        $ports->join($leads[0], $leads[2], 1.0 / self::INPUT_OHMS);
-        $ports->drive($leads[1], $leads[0], 1.0);
-        $ohms = ($ports->volts()[$leads[0]] ?? null)?->modulus() ?? 0.0;
+        $ohms = $along * self::INPUT_OHMS / (self::INPUT_OHMS + $leak);
 
         return $ohms > $this->scale()->top() ? Shown::over($ohms) : Shown::value($ohms);
     }

@@ -88,35 +88,32 @@ final readonly class ResidualTester implements Instrument
     }
 
     /**
-     * @param list<int>                          $leads
-     * @param list<array{int, int, Complex}>     $poles of the device: nodes in and out, admittance
-     * @param float                              $factor of the trip current of this specimen
+     * @param Complex $siemens  of what is behind the lead
+     * @param Complex $amperes  that flow when it is shorted
+     * @param Complex $standing residual of the device, A
+     * @param Complex $share    of a current into the lead that the device sees as residual
+     * @param float   $factor   of the trip current of this specimen
      */
-    public function act(PortNetwork $ports, array $leads, array $poles, ResidualLaw $law, float $factor, float $time, Supply $supply): Shown
+    public function act(Complex $siemens, Complex $amperes, Complex $standing, Complex $share, ResidualLaw $law, float $factor, float $time, Supply $supply): Shown
     {
-        [$y, $j] = $ports->norton($leads[0]);
-        if (0.0 === $y->modulus()) {
+        if (0.0 === $siemens->modulus()) {
             return Shown::nothing();
         }
-        $open = $j->over($y);
+        $open = $amperes->over($siemens);
         $largest = $this->isRamp() ? self::RAMP_END * $law->ratedAmperes : $this->multiple * $law->ratedAmperes;
-        if ($open->modulus() < self::LEAST_SHARE * $supply->nominalVolts || $largest / $y->modulus() > self::TOUCH_VOLTS) {
+        if ($open->modulus() < self::LEAST_SHARE * $supply->nominalVolts || $largest / $siemens->modulus() > self::TOUCH_VOLTS) {
             return Shown::nothing();
         }
-        $standing = self::residual($ports, $poles);
         // In phase with the voltage, out of the line and into the earth.
-        $unit = $open->times(new Complex(-$this->sign / $open->modulus()));
-        $driven = clone $ports;
-        $driven->inject($leads[0], $unit->re, $unit->im);
-        $share = self::residual($driven, $poles)->minus($standing);
+        $share = $share->times($open->times(new Complex(-$this->sign / $open->modulus())));
         $trip = $law->tripAmperes * $factor;
         if ($standing->modulus() >= $trip) {
             return Shown::nothing(); // it does not hold
         }
         if ($this->isRamp()) {
-            $amperes = self::reaching($standing, $share, $trip);
+            $reached = self::reaching($standing, $share, $trip);
 
-            return $amperes > $largest ? Shown::over(2.0 * $this->scale()->top()) : Shown::value($amperes);
+            return $reached > $largest ? Shown::over(2.0 * $this->scale()->top()) : Shown::value($reached);
         }
         $seen = $standing->plus($share->times(new Complex($largest)))->modulus();
         $seconds = $seen < $trip ? \INF : $law->seconds($seen) * $time;
@@ -138,18 +135,6 @@ final readonly class ResidualTester implements Instrument
     private function isRamp(): bool
     {
         return 0.0 === $this->multiple;
-    }
-
-    /** @param list<array{int, int, Complex}> $poles */
-    private static function residual(PortNetwork $ports, array $poles): Complex
-    {
-        $volts = $ports->volts();
-        $sum = Complex::zero();
-        foreach ($poles as [$a, $b, $y]) {
-            $sum = $sum->plus(($volts[$a] ?? Complex::zero())->minus($volts[$b] ?? Complex::zero())->times($y));
-        }
-
-        return $sum;
     }
 
     /** The test current at which |standing + share·I| reaches the trip current: |a|²I² + 2 Re(a·s*)·I + |s|² − T² = 0. */

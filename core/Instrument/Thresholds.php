@@ -18,43 +18,34 @@ final class Thresholds
     private const PASSES = 64;
     private const HYSTERESIS = 1e-6;
 
-    /** @param list<array{int, int, float, float}> $thresholds nodes, volts, siemens beyond them */
-    public static function settled(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds): PortNetwork
+    /**
+     * @param list<array{int, int, float, float}> $thresholds nodes, volts, siemens beyond them
+     * @param array<int, int>                     $conducting as of {@see conducting()}, to begin with
+     */
+    public static function settled(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds, array $conducting): PortNetwork
     {
-        return self::with($ports, self::conducting($ports, $lead, $tester, $thresholds));
+        return self::with($ports, self::branches($thresholds, self::conducting($ports, $lead, $tester, $thresholds, $conducting)));
     }
 
     /**
-     * What conducts in the end, each as the branch that it then is.
+     * Which of them conduct in the end, and which way.
      *
      * @param list<array{int, int, float, float}> $thresholds
+     * @param array<int, int>                     $conducting to begin with: what does in a network much like it saves passes
      *
-     * @return list<array{int, int, Complex, Complex}> nodes, admittance and the Norton current of the source in it
+     * @return array<int, int> place in the list => 1, or −1 against the direction
      */
-    public static function conducting(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds): array
+    public static function conducting(PortNetwork $ports, int $lead, DirectOhmmeter $tester, array $thresholds, array $conducting = []): array
     {
-        $conducting = [];
         for ($pass = 0; $pass < self::PASSES; ++$pass) {
-            $branches = self::branches($thresholds, $conducting);
-            $tried = self::with($ports, $branches);
+            $tried = self::with($ports, self::branches($thresholds, $conducting));
             [$y, $j] = $tried->norton($lead);
-            $on = $tester->voltsOn($y->re, $j->re);
             $driven = clone $tried;
-            $driven->inject($lead, $y->re * $on - $j->re);
+            $driven->inject($lead, $y->re * $tester->voltsOn($y->re, $j->re) - $j->re);
             $at = $driven->volts();
-            $wrong = null;
-            foreach ($thresholds as $index => [$a, $b, $volts]) {
-                $across = ($at[$a]->re ?? 0.0) - ($at[$b]->re ?? 0.0);
-                // On an island of gigohms the volts beyond the edge are no larger than rounding: what conducts goes on.
-                $edge = isset($conducting[$index]) ? (1.0 - self::HYSTERESIS) * $volts : $volts;
-                $sign = abs($across) > $edge ? ($across > 0.0 ? 1 : -1) : 0;
-                if ($sign !== ($conducting[$index] ?? 0)) {
-                    $wrong = [$index, $sign];
-                    break;
-                }
-            }
+            $wrong = self::wrong($thresholds, $conducting, array_map(static fn (array $threshold): float => ($at[$threshold[0]]->re ?? 0.0) - ($at[$threshold[1]]->re ?? 0.0), $thresholds));
             if (null === $wrong) {
-                return $branches;
+                return $conducting;
             }
             $conducting[$wrong[0]] = $wrong[1];
             $conducting = array_filter($conducting);
@@ -63,12 +54,37 @@ final class Thresholds
     }
 
     /**
-     * @param list<array{int, int, float, float}> $thresholds
-     * @param array<int, int>                     $conducting which of them, and which way
+     * The first that is not as its volts say.
      *
-     * @return list<array{int, int, Complex, Complex}>
+     * @param list<array{int, int, float, float}> $thresholds
+     * @param array<int, int>                     $conducting as of {@see conducting()}
+     * @param list<float>                         $volts      across each of them
+     *
+     * @return array{int, int}|null its place in the list, and how it conducts then
      */
-    private static function branches(array $thresholds, array $conducting): array
+    public static function wrong(array $thresholds, array $conducting, array $volts): ?array
+    {
+        foreach ($thresholds as $at => [, , $edge]) {
+            // On an island of gigohms the volts beyond the edge are no larger than rounding: what conducts goes on.
+            $edge *= isset($conducting[$at]) ? 1.0 - self::HYSTERESIS : 1.0;
+            $sign = abs($volts[$at]) > $edge ? ($volts[$at] > 0.0 ? 1 : -1) : 0;
+            if ($sign !== ($conducting[$at] ?? 0)) {
+                return [$at, $sign];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What conducts, each as the branch that it then is.
+     *
+     * @param list<array{int, int, float, float}> $thresholds
+     * @param array<int, int>                     $conducting as of {@see conducting()}
+     *
+     * @return list<array{int, int, Complex, Complex}> nodes, admittance and the Norton current of the source in it
+     */
+    public static function branches(array $thresholds, array $conducting): array
     {
         $branches = [];
         foreach ($conducting as $at => $sign) {

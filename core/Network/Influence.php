@@ -5,34 +5,49 @@ declare(strict_types=1);
 namespace YellowProbe\Network;
 
 /**
- * What one change of admittance between two nodes does to a few sums of currents and voltages, for any number of changes
- * from one elimination.
+ * What changes of a few elements do to a few sums of voltages, and to what currents driven into leads make of them, for any
+ * number of faults from one elimination.
  *
- * With z = Z_aa + Z_bb − 2·Z_ab and the sum's response w to its own weights as currents, a change y between a and b moves
- * the sum by −y·(w_a − w_b)·(V_a − V_b) / (1 + y·z), the impedance behind it by −y·(w_a − w_b)² / (1 + y·z) (Sherman and
- * Morrison). Where the differences or the denominator have lost their digits the answer is null: eliminate again.
+ * With u the volts that a sum's weights leave, as currents, across the place of a change, d those of the sources, and
+ * Z_kl = Z_aa′ + Z_bb′ − Z_ab′ − Z_ba′ between two such places, the changes y and j carry (1 + y·Z)⁻¹·(y·d + j), and what a lead
+ * drives into them (1 + y·Z)⁻¹·y·u; every sum moves by −u of itself times that (Woodbury; of one change Sherman and Morrison).
+ * What rounding is of it is said beside: where a difference or the denominator has lost its digits, eliminate again.
  */
 final class Influence
 {
-    /** @var array<int, array{float, float}|null> pair of nodes => Z_aa + Z_bb − 2·Z_ab, null where its digits are lost */
+    /** @var array<int, array{float, float, float}> pair of nodes => Z_aa + Z_bb − 2·Z_ab, and the ohms of its terms */
     private array $apart = [];
 
-    /** Of Z_aa, below which z is only rounding; of 1, below which an opened branch was the only way. */
-    private const LEAST_DIFFERENCE = 1e-7;
-    private const LEAST_DENOMINATOR = 1e-6;
+    private ?Movement $still = null;
+
+    /** Of the terms of a sum of impedances, what rounding is. */
+    private const ROUNDING = 3e-14;
+
+    /** As a share of what changes carry: beyond it nobody knows how large the rounding is. */
+    private const LOST = 1e-3;
+
+    /** What rounding may be of a change in a batch. */
+    private const BATCHED = 1e-6;
+
+    /** Changes from which on eliminating again costs no more. */
+    private const MANY = 13;
 
     /**
      * @param array<int, float>                              $vRe
      * @param array<int, float>                              $vIm
      * @param list<array{array<int, float>, array<int, float>}> $responses by sum: volts of each node for its weights as currents
      * @param list<Complex>                                  $sums       as the network stands
+     * @param int                                            $leads      how many of the first sums are a lead's volts
      */
-    private function __construct(private readonly SelectedInverse $inverse, private readonly array $vRe, private readonly array $vIm, private readonly array $responses, private readonly array $sums)
+    private function __construct(private readonly SelectedInverse $inverse, private readonly array $vRe, private readonly array $vIm, private readonly array $responses, private readonly array $sums, private readonly int $leads)
     {
     }
 
-    /** @param list<array<int, Complex>> $weights by sum: node => weight of its voltage; every node has to reach the datum */
-    public static function on(Elimination $elimination, array $weights): self
+    /**
+     * @param list<array<int, Complex>> $weights by sum: node => weight of its voltage; every node has to reach the datum
+     * @param int                       $leads   how many of the first sums are the volts of one node, into which a current is driven
+     */
+    public static function on(Elimination $elimination, array $weights, int $leads): self
     {
         [$vRe, $vIm] = $elimination->voltages();
         $responses = $sums = [];
@@ -46,7 +61,7 @@ final class Influence
             $sums[] = $sum;
         }
 
-        return new self($elimination->inverse(), $vRe, $vIm, $responses, $sums);
+        return new self($elimination->inverse(), $vRe, $vIm, $responses, $sums, $leads);
     }
 
     public function reaches(int $node): bool
@@ -67,66 +82,45 @@ final class Influence
     }
 
     /**
-     * How a change of admittance moves every sum, and the impedance behind it.
+     * How changes move every sum, and what an ampere into each lead makes of it.
      *
-     * @return list<array{Complex, Complex}>|null null when too few digits are left
+     * @param list<array{int, int, float, float, float, float}> $changes nodes, what the admittance (S) between them and the Norton
+     *                                                                   current (A, from the first node) of its source gain
+     *
+     * @return Movement|null null when no digits are left, or there are too many changes
      */
-    public function moved(int $a, int $b, float $yRe, float $yIm): ?array
+    public function moved(array $changes): ?Movement
     {
-        if (!$this->inverse->reaches($a) || !$this->inverse->reaches($b)) {
-            // A contact that is the only tie of an island carries nothing.
-            return array_map(static fn (): array => [Complex::zero(), Complex::zero()], $this->sums);
-        }
-        $factor = $this->factor($a, $b, $yRe, $yIm);
-        if (null === $factor) {
-            return null;
-        }
-        [$fRe, $fIm] = $factor;
-        $dRe = $this->vRe[$a] - $this->vRe[$b];
-        $dIm = $this->vIm[$a] - $this->vIm[$b];
-        $moved = [];
-        foreach ($this->responses as [$wRe, $wIm]) {
-            $uRe = $wRe[$a] - $wRe[$b];
-            $uIm = $wIm[$a] - $wIm[$b];
-            $gRe = $fRe * $uRe - $fIm * $uIm;
-            $gIm = $fRe * $uIm + $fIm * $uRe;
-            $moved[] = [new Complex($gRe * $dRe - $gIm * $dIm, $gRe * $dIm + $gIm * $dRe), new Complex($gRe * $uRe - $gIm * $uIm, $gRe * $uIm + $gIm * $uRe)];
+        foreach ($changes as [$a, $b]) {
+            if (!$this->inverse->reaches($a) || !$this->inverse->reaches($b)) {
+                $within = Islands::withinReach($changes, $this->inverse->reaches(...));
+
+                return null === $within ? null : $this->moved($within);
+            }
         }
 
-        return $moved;
+        return match (\count($changes)) {
+            0 => $this->still ??= new Movement(array_fill(0, \count($this->sums), array_fill(0, 1 + $this->leads, Complex::zero())), 0.0),
+            1 => $this->movedByOne(...$changes[0]),
+            default => \count($changes) < self::MANY ? $this->movedByMany($changes) : null,
+        };
     }
 
     /**
-     * Small changes of many branches together, to first order: every sum, and the impedance behind it.
+     * Small changes of many branches together, to first order.
      *
-     * @param list<array{int, int, float, float, float, float}> $changes nodes of a branch, what its admittance (S) and the Norton
-     *                                                                   current (A, from the first node) of its source gain
+     * @param list<array{int, int, float, float, float, float}> $changes as of {@see moved()}
      *
-     * @return list<array{Complex, Complex}>
+     * @return list<list<Complex>> as {@see Movement} has them
      */
     public function leaning(array $changes): array
     {
-        $leaning = [];
-        foreach ($this->responses as [$wRe, $wIm]) {
-            $sumRe = $sumIm = $ownRe = $ownIm = 0.0;
-            foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
-                $uRe = $wRe[$a] - $wRe[$b];
-                $uIm = $wIm[$a] - $wIm[$b];
-                $dRe = $this->vRe[$a] - $this->vRe[$b];
-                $dIm = $this->vIm[$a] - $this->vIm[$b];
-                $iRe = $yRe * $dRe - $yIm * $dIm + $jRe;
-                $iIm = $yRe * $dIm + $yIm * $dRe + $jIm;
-                $sumRe -= $uRe * $iRe - $uIm * $iIm;
-                $sumIm -= $uRe * $iIm + $uIm * $iRe;
-                $iRe = $yRe * $uRe - $yIm * $uIm;
-                $iIm = $yRe * $uIm + $yIm * $uRe;
-                $ownRe -= $uRe * $iRe - $uIm * $iIm;
-                $ownIm -= $uRe * $iIm + $uIm * $iRe;
-            }
-            $leaning[] = [new Complex($sumRe, $sumIm), new Complex($ownRe, $ownIm)];
+        $carried = [];
+        foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
+            $carried[] = self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm);
         }
 
-        return $leaning;
+        return $this->sumsOf($changes, $carried);
     }
 
     /** Volts across a branch as the network stands. */
@@ -150,8 +144,8 @@ final class Influence
         $outRe = $outIm = [];
         foreach ($a as $at => $from) {
             $to = $b[$at];
-            $factor = $this->inverse->reaches($from) && $this->inverse->reaches($to) ? $this->factor($from, $to, $siemens[$at], 0.0) : [0.0, 0.0];
-            if (null === $factor) {
+            $factor = $this->inverse->reaches($from) && $this->inverse->reaches($to) ? $this->factor($from, $to, $siemens[$at], 0.0) : [0.0, 0.0, 0.0];
+            if (null === $factor || $factor[2] > self::BATCHED) {
                 $outRe[] = $outIm[] = \NAN;
                 continue;
             }
@@ -168,34 +162,151 @@ final class Influence
         return [$outRe, $outIm];
     }
 
-    /** @return array{float, float}|null −y / (1 + y·z) */
+    private function movedByOne(int $a, int $b, float $yRe, float $yIm, float $jRe, float $jIm): ?Movement
+    {
+        if (0.0 !== $jRe || 0.0 !== $jIm) {
+            return $this->movedByMany([[$a, $b, $yRe, $yIm, $jRe, $jIm]]);
+        }
+        $factor = $this->factor($a, $b, $yRe, $yIm);
+        if (null === $factor || $factor[2] > self::LOST) {
+            return null;
+        }
+        [$fRe, $fIm, $rounding] = $factor;
+        $drops = $this->drops($a, $b);
+        $moved = [];
+        foreach ($this->responses as [$wRe, $wIm]) {
+            $uRe = $wRe[$a] - $wRe[$b];
+            $uIm = $wIm[$a] - $wIm[$b];
+            $gRe = $fRe * $uRe - $fIm * $uIm;
+            $gIm = $fRe * $uIm + $fIm * $uRe;
+            $gains = [];
+            foreach ($drops as [$dRe, $dIm]) {
+                $gains[] = new Complex($gRe * $dRe - $gIm * $dIm, $gRe * $dIm + $gIm * $dRe);
+            }
+            $moved[] = $gains;
+        }
+
+        return new Movement($moved, $rounding);
+    }
+
+    /** @param non-empty-list<array{int, int, float, float, float, float}> $changes */
+    private function movedByMany(array $changes): ?Movement
+    {
+        $system = new SmallSystem(\count($changes), 1 + $this->leads);
+        foreach ($changes as $row => [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
+            foreach ($changes as $column => [$c, $d, $otherRe, $otherIm]) {
+                if ($column < $row) {
+                    continue; // Z is as large one way as the other
+                }
+                [$zRe, $zIm, $terms] = $row === $column ? $this->apart($a, $b) : $this->mutual($a, $b, $c, $d);
+                $system->set($row, $column, ($row === $column ? 1.0 : 0.0) + $yRe * $zRe - $yIm * $zIm, $yRe * $zIm + $yIm * $zRe, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms));
+                if ($row !== $column) {
+                    $system->set($column, $row, $otherRe * $zRe - $otherIm * $zIm, $otherRe * $zIm + $otherIm * $zRe, self::ROUNDING * (1.0 + (abs($otherRe) + abs($otherIm)) * $terms));
+                }
+            }
+            foreach (self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm) as $right => [$re, $im]) {
+                $system->ask($row, $right, $re, $im);
+            }
+        }
+        $carried = $system->solved();
+
+        return null === $carried || $system->rounding > self::LOST ? null : new Movement($this->sumsOf($changes, $carried), $system->rounding);
+    }
+
+    /**
+     * Volts across a place: of the sources, and of an ampere into each lead.
+     *
+     * @return non-empty-list<array{float, float}>
+     */
+    private function drops(int $a, int $b): array
+    {
+        $drops = [[$this->vRe[$a] - $this->vRe[$b], $this->vIm[$a] - $this->vIm[$b]]];
+        for ($lead = 0; $lead < $this->leads; ++$lead) {
+            [$wRe, $wIm] = $this->responses[$lead];
+            $drops[] = [$wRe[$a] - $wRe[$b], $wIm[$a] - $wIm[$b]];
+        }
+
+        return $drops;
+    }
+
+    /**
+     * What changes carry by those volts alone; the source only where the sources drive.
+     *
+     * @param non-empty-list<array{float, float}> $drops
+     *
+     * @return non-empty-list<array{float, float}>
+     */
+    private static function carried(array $drops, float $yRe, float $yIm, float $jRe, float $jIm): array
+    {
+        $carried = [];
+        foreach ($drops as $by => [$re, $im]) {
+            $carried[] = [$yRe * $re - $yIm * $im + (0 === $by ? $jRe : 0.0), $yRe * $im + $yIm * $re + (0 === $by ? $jIm : 0.0)];
+        }
+
+        return $carried;
+    }
+
+    /**
+     * @param list<array{int, int, float, float, float, float}> $changes
+     * @param list<list<array{float, float}>>                   $carried amperes by change, and by what drives them
+     *
+     * @return list<list<Complex>>
+     */
+    private function sumsOf(array $changes, array $carried): array
+    {
+        $moved = [];
+        foreach ($this->responses as [$wRe, $wIm]) {
+            $gains = [];
+            for ($by = 0; $by <= $this->leads; ++$by) {
+                $re = $im = 0.0;
+                foreach ($changes as $at => [$a, $b]) {
+                    $uRe = $wRe[$a] - $wRe[$b];
+                    $uIm = $wIm[$a] - $wIm[$b];
+                    [$iRe, $iIm] = $carried[$at][$by];
+                    $re -= $uRe * $iRe - $uIm * $iIm;
+                    $im -= $uRe * $iIm + $uIm * $iRe;
+                }
+                $gains[] = new Complex($re, $im);
+            }
+            $moved[] = $gains;
+        }
+
+        return $moved;
+    }
+
+    /** @return array{float, float, float}|null −y / (1 + y·z), and what rounding is of it; null where nothing is left of the denominator */
     private function factor(int $a, int $b, float $yRe, float $yIm): ?array
     {
         $pair = $a * \count($this->vRe) + $b;
-        $z = \array_key_exists($pair, $this->apart) ? $this->apart[$pair] : $this->apart[$pair] = $this->apart($a, $b);
-        if (null === $z) {
-            return null;
-        }
-        [$zRe, $zIm] = $z;
+        [$zRe, $zIm, $terms] = $this->apart[$pair] ??= $this->apart($a, $b);
         $dRe = 1.0 + $yRe * $zRe - $yIm * $zIm;
         $dIm = $yRe * $zIm + $yIm * $zRe;
         $square = $dRe * $dRe + $dIm * $dIm;
-        if ($square < self::LEAST_DENOMINATOR ** 2) {
+        if (0.0 === $square) {
             return null;
         }
 
-        return [-($yRe * $dRe + $yIm * $dIm) / $square, ($yRe * $dIm - $yIm * $dRe) / $square];
+        return [-($yRe * $dRe + $yIm * $dIm) / $square, ($yRe * $dIm - $yIm * $dRe) / $square, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms) / sqrt($square)];
     }
 
-    /** @return array{float, float}|null */
-    private function apart(int $a, int $b): ?array
+    /** @return array{float, float, float} volts across a place for an ampere through it, and the ohms of the terms */
+    private function apart(int $a, int $b): array
     {
         [$aaRe, $aaIm] = $this->inverse->between($a, $a);
         [$bbRe, $bbIm] = $this->inverse->between($b, $b);
         [$abRe, $abIm] = $this->inverse->between($a, $b);
-        $zRe = $aaRe + $bbRe - 2.0 * $abRe;
-        $zIm = $aaIm + $bbIm - 2.0 * $abIm;
 
-        return abs($zRe) + abs($zIm) < self::LEAST_DIFFERENCE * (abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)) ? null : [$zRe, $zIm];
+        return [$aaRe + $bbRe - 2.0 * $abRe, $aaIm + $bbIm - 2.0 * $abIm, abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)];
+    }
+
+    /** @return array{float, float, float} volts across one place for an ampere through another, and the ohms of the terms */
+    private function mutual(int $a, int $b, int $c, int $d): array
+    {
+        [$acRe, $acIm] = $this->inverse->between($a, $c);
+        [$bdRe, $bdIm] = $this->inverse->between($b, $d);
+        [$adRe, $adIm] = $this->inverse->between($a, $d);
+        [$bcRe, $bcIm] = $this->inverse->between($b, $c);
+
+        return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
     }
 }

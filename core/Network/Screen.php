@@ -66,7 +66,9 @@ final readonly class Screen
         $drops = [];
         foreach ($changes as [$a, $b]) {
             if ($this->floating[$a] || $this->floating[$b]) {
-                return 1 === \count($changes); // the only tie of an island carries nothing; of two nobody knows
+                $within = Islands::withinReach($changes, fn (int $node): bool => !$this->floating[$node]);
+
+                return null !== $within && $this->leavesAlone($within);
             }
             $drops[] = hypot($this->vRe[$a] - $this->vRe[$b], $this->vIm[$a] - $this->vIm[$b]);
         }

@@ -44,7 +44,7 @@ final readonly class NetworkBench
     public function times(): array
     {
         $elimination = Elimination::of($this->network, $this->return, [$this->lead]);
-        $influence = Influence::on($elimination, [[$this->lead => new Complex(1.0)]]);
+        $influence = Influence::on($elimination, [[$this->lead => new Complex(1.0)]], 1);
         [$contacts, $opened] = $this->faults();
         $bench = $this->bench();
         $bench->prepare();
@@ -53,10 +53,10 @@ final readonly class NetworkBench
 
         return [
             'solve' => Timing::of(static fn () => $elimination->voltages(), self::RUNS, 1),
-            'prepare' => Timing::of(fn () => Influence::on($elimination, [[$this->lead => new Complex(1.0)]]), self::RUNS),
+            'prepare' => Timing::of(fn () => Influence::on($elimination, [[$this->lead => new Complex(1.0)]], 1), self::RUNS),
             'one fault, closed form' => Timing::of(static function () use ($influence, $a, $b, $siemens, &$at): void {
                 $at = ($at + 1) % self::BATCH;
-                $influence->moved($a[$at], $b[$at], $siemens[$at], 0.0);
+                $influence->moved([[$a[$at], $b[$at], $siemens[$at], 0.0, 0.0, 0.0]]);
             }, 4 * self::BATCH),
             'one fault, displayed' => Timing::of(static function () use ($bench, $contacts): void {
                 foreach ($contacts as $change) {
