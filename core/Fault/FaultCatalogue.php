@@ -8,13 +8,13 @@ namespace YellowProbe\Fault;
 final class FaultCatalogue
 {
     /** Raised whenever a kind, its sites or its severities change, so that stored predictions are not mixed. */
-    public const VERSION = '5';
+    public const VERSION = '6';
 
     /** @return array<string, FaultKind> by slug */
     public static function all(): array
     {
         $kinds = [];
-        foreach ([...self::connections(), ...self::opens(), ...self::neutrals(), ...self::leaks(), ...self::supply(), ...self::joints(), ...DeviceFault::all(), new RcdInSeries(), new ArcDeviceFalseTrip(), ...LookOnly::all()] as $kind) {
+        foreach ([...self::connections(), ...self::opens(), ...self::neutrals(), ...self::leaks(), ...self::supply(), ...self::joints(), ...self::appliances(), ...DeviceFault::all(), new RcdInSeries(), new ArcDeviceFalseTrip(), ...LookOnly::all()] as $kind) {
             $kinds[$kind->slug()] = $kind;
         }
 
@@ -76,5 +76,11 @@ final class FaultCatalogue
     private static function joints(): array
     {
         return [new HighResistanceJoint(), new LooseBusbar(), new LooseNeutralBar(), new OverloadedOutlet(), new UndersizedFlex()];
+    }
+
+    /** @return list<FaultKind> */
+    private static function appliances(): array
+    {
+        return [ApplianceContact::short(), ApplianceContact::leak(), new Overload()];
     }
 }

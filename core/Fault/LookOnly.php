@@ -30,6 +30,7 @@ final readonly class LookOnly extends NamedFault
             new self('rcd-backfed', 'One-direction residual device fed from its load side', 'P', 'residual-device'),
             new self('functional-earth-off', 'Functional earth not connected', 'I', 'rcbo'),
             new self('transient-trip', 'Tripped by a transient', 'I', 'house'),
+            new self('lamp-mismatch', 'Lamp and dimmer, or lamp and switch, that do not suit each other', 'I', 'light'),
             new self('two-circuits-one-box', 'Two circuits in one box or cable', 'I', 'house'),
             new self('buried-splice', 'Joint of a kind not permitted, or without a box', 'P', 'circuit'),
             new self('bare-neutral', 'Bare or earth-coloured core used as neutral', 'P', 'circuit'),

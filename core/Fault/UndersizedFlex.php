@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 
 /** An extension or a chain of them: volt drop and a warm plug. Severity is the resistance of each conductor. */
 final readonly class UndersizedFlex extends NamedFault
@@ -16,14 +17,7 @@ final readonly class UndersizedFlex extends NamedFault
 
     public function sites(House $house): array
     {
-        $sites = [];
-        foreach ($house->partsOfKind('appliance') as $appliance) {
-            if ('' !== $appliance->attributes->string('pluggedInto', '')) {
-                $sites[] = new FaultSite($appliance->id, [$appliance->element('plug-L'), $appliance->element('plug-N')], [$appliance->place], "of $appliance->name");
-            }
-        }
-
-        return $sites;
+        return array_map(static fn (Part $appliance): FaultSite => new FaultSite($appliance->id, [$appliance->element('plug-L'), $appliance->element('plug-N')], [$appliance->place], "of $appliance->name"), Plugged::of($house));
     }
 
     public function change(House $house, FaultSite $site, float $ohms): Change

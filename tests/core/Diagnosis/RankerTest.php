@@ -271,9 +271,9 @@ final class RankerTest extends TestCase
         $changed = $rates->given(new Story(['residual-trip'], ['board-change']));
 
         self::assertEqualsWithDelta(1.0, array_sum($changed), 1e-12);
-        // 2.5 of 109.55 before; nine times that after, among 109.55 + 2 · 9 (N–E three times) + 8 · (2.5 + 2.5 + 1.5 + 0.7 + 0.7 + 0.5).
-        self::assertEqualsWithDelta(2.5 / 109.55, $plain['borrowed-neutral'], 1e-9);
-        self::assertEqualsWithDelta(22.5 / 194.75, $changed['borrowed-neutral'], 1e-9);
+        // 2.5 of 110.82 before; nine times that after, among 110.82 + 2 · 9 (N–E three times) + 8 · (2.5 + 2.5 + 1.5 + 0.7 + 0.7 + 0.5).
+        self::assertEqualsWithDelta(2.5 / 110.82, $plain['borrowed-neutral'], 1e-9);
+        self::assertEqualsWithDelta(22.5 / 196.02, $changed['borrowed-neutral'], 1e-9);
         self::assertSame($rates->given(new Story(['tingle', 'flicker'])), $rates->given(new Story(['flicker', 'tingle'])));
         $this->expectException(HouseError::class);
         $rates->given(new Story(['humming']));

@@ -29,6 +29,7 @@ final class BeyondTheCircuitTest extends TestCase
         yield 'rcd-backfed' => ['rcd-backfed', 'rcd', 'P'];
         yield 'functional-earth-off' => ['functional-earth-off', 'way1', 'I'];
         yield 'transient-trip' => ['transient-trip', 'house', 'I'];
+        yield 'lamp-mismatch' => ['lamp-mismatch', 'light', 'I'];
         yield 'two-circuits-one-box' => ['two-circuits-one-box', 'house', 'I'];
         yield 'buried-splice' => ['buried-splice', 'rad', 'P'];
         yield 'bare-neutral' => ['bare-neutral', 'ring', 'P'];

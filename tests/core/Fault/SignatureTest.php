@@ -38,6 +38,7 @@ final class SignatureTest extends TestCase
         yield from self::leaks();
         yield from self::supply();
         yield from self::joints();
+        yield from self::appliances();
     }
 
     /** @return iterable<string, array{string, string, string, float|null, Seen}> */
@@ -147,6 +148,15 @@ final class SignatureTest extends TestCase
         yield 'loose-neutral-bar' => ['worked', 'loose-neutral-bar', 'rcd-nbar-link/N@2', 0.5, [['ne-under-load:s1.front:N-E', [4.9, 5.4]], ['zs:s1.front:L-N', [0.83, 0.88]], ['zs:a.front:L-N', [0.8, 0.85]], ['zs:s1.front:L-E', [0.4, 0.45]]]];
         yield 'overloaded-outlet' => ['worked', 'overloaded-outlet', 's1.front', 0.4, [['volt-drop:s1.front:L-N', [220, 225]]]];
         yield 'undersized-flex' => ['heater-flex', 'undersized-flex', 'fridge', 3.0, [['clamp at +rad-r1/L', [6.9, 7.1]]]];
+    }
+
+    /** @return iterable<string, array{string, string, string, float|null, Seen}> */
+    private static function appliances(): iterable
+    {
+        yield 'appliance-short' => ['worked', 'appliance-short', 'fridge', 0.3, [['clamp at +rad-r1/L', [200, 400]], ['residual-clamp:rad', [0, 0.01]], ['clamp at +rad-r1/L, load fridge out', [0, 0.01]]]];
+        // 230 V / 10 kΩ: 23 mA, and nothing once it is pulled out
+        yield 'appliance-leak' => ['worked', 'appliance-leak', 'fridge', 1e4, [['residual-clamp:rad', [0.0225, 0.0245]], ['plug-by-plug:fridge', [0, 0.002]], ['insulation:rad:L–E', 'over']]];
+        yield 'overload' => ['worked', 'overload', 'rad', 4.5, [['clamp at +rad-r1/L', [45, 55]], ['residual-clamp:rad', [0, 0.01]], ['clamp at +rad-r1/L, load fridge out', [0, 0.01]]]];
     }
 
     /** @param Seen $seen */

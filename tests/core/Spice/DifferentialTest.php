@@ -185,7 +185,8 @@ final class DifferentialTest extends TestCase
         $least = match (true) {
             Unit::Ohm === $instrument->unit() && !$instrument instanceof InsulationTester => 1e-3,
             $instrument instanceof InsulationTester => 1.0,
-            Unit::Ampere === $instrument->unit() => 1e-6,
+            // Beyond an open changeover the simulator has only the ties of its own making, and what they let through.
+            Unit::Ampere === $instrument->unit() => 0.0 === $own->through ? 1e-5 : 1e-6,
             Unit::Farad === $instrument->unit() => 1e-12,
             default => 0.01,
         };

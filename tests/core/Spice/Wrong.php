@@ -167,7 +167,7 @@ final class Wrong
                 $this->resistors[] = [$pole($t[0], $a), $pole($t[0], $b), $ohms];
                 break;
             case 'joined-neutrals': case 'second-ne-bond': case 'low-insulation': case 'buried-cable-damaged': case 'pinched-lead':
-            case 'element-failed': case 'surge-device-failed': case 'parallel-earth':
+            case 'element-failed': case 'appliance-short': case 'appliance-leak': case 'overload': case 'surge-device-failed': case 'parallel-earth':
                 $this->resistors[] = [$t[0], $t[1], $ohms];
                 break;
             case 'backup-link-stuck':

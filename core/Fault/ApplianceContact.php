@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Fault;
+
+use YellowProbe\Installation\House;
+
+/** Two conductors touch inside an appliance, its lead or its plug. */
+final readonly class ApplianceContact extends NamedFault
+{
+    /** @param non-empty-list<float> $severities */
+    private function __construct(string $slug, string $words, private string $one, private string $other, array $severities)
+    {
+        parent::__construct($slug, $words, 'P', $severities);
+    }
+
+    /** Line on neutral: its breaker opens, with it and nothing else. */
+    public static function short(): self
+    {
+        return new self('appliance-short', 'Short in an appliance or its lead', 'L', 'N', [0.01, 0.3, 1.5]);
+    }
+
+    /** Line on its case: an element, a motor, a wet connector. */
+    public static function leak(): self
+    {
+        return new self('appliance-leak', 'Appliance leaks to its case', 'L', 'E', [100.0, 3e3, 1.5e4, 1e5]);
+    }
+
+    public function sites(House $house): array
+    {
+        return Plugged::sites($house, $this->one, $this->other);
+    }
+
+    public function change(House $house, FaultSite $site, float $ohms): Change
+    {
+        return new Change([], [NewBranch::contact($site->things[0], $site->things[1], $ohms)]);
+    }
+}
