@@ -27,6 +27,9 @@ final readonly class SurveyedHouse
     private const PERSONNEL_MILLIAMPS = 5.0;
     private const MILLIAMPS = 30.0;
 
+    /** What stands for all that is plugged in on a circuit until somebody looks: idle electronics, 0.7 mA through their filters at 230 V. */
+    private const PLUGGED_IN = ['watts' => 60.0, 'electronic' => true, 'filterNanofarads' => 10.0];
+
     /**
      * @param array<string, mixed> $document
      * @param list<string>         $open     what was assumed and should be seen or measured, in words
@@ -71,6 +74,7 @@ final readonly class SurveyedHouse
             }
         }
         $open[] = 'Lengths, cables and points are typical, not seen: refine them where the fault is.';
+        $open[] = 'One appliance stands on every circuit of sockets for all that is plugged in there: pull everything out where a test wants it out.';
 
         return new self($draft->document(), $open, $probabilities);
     }
@@ -108,12 +112,16 @@ final readonly class SurveyedHouse
         foreach ($points as $at => $point) {
             $run[] = ["$circuit-".($at + 1), $point, $point, 0 === $at ? $first : self::NEXT_METRES];
         }
+        $isSockets = \in_array($typical->shape, ['ring', 'radial'], true);
         match ($typical->shape) {
             'ring' => $draft->sockets($circuit, $run, self::FIRST_METRES, $typical->cable),
             'lights' => $draft->lights($circuit, array_map(static fn (array $point): array => [...$point, self::DROP_METRES], $run), 40.0, 'filament', $typical->cable),
             'fixed' => $draft->fixed($circuit, "$circuit-1", $points[0], $points[0], $first, $typical->load, $typical->cable, $typical->isAlarm ? 'on' : 'off'),
             default => $draft->sockets($circuit, $run, null, $typical->cable),
         };
+        if ($isSockets) {
+            $draft->appliance("$circuit-plugged", "Appliances on $name", $run[intdiv(\count($run), 2)][0].'.front', self::PLUGGED_IN);
+        }
     }
 
     /** @return non-empty-list<string> names, made longer than the typical list by counting on */
