@@ -10,20 +10,7 @@ namespace YellowProbe\Installation;
  */
 final class HouseDraft
 {
-    /** @var array<string, array<string, mixed>> */
-    private array $places = [];
-
-    /** @var array<string, array<string, mixed>> */
-    private array $parts = [];
-
-    /** @var array<string, array<string, mixed>> */
-    private array $cables = [];
-
-    /** @var array<string, array<string, mixed>> */
-    private array $circuits = [];
-
-    /** @var array<string, mixed> */
-    private array $rest = ['positions' => [], 'loads' => []];
+    private readonly DraftSheet $sheet;
 
     /** @var array{line: string, neutral: string} what the next way is fed from: terminals of the device before it */
     private array $feed;
@@ -36,25 +23,22 @@ final class HouseDraft
     private readonly bool $isSplit;
 
     /** @param array<string, mixed> $service attributes of the supply, at least "system"; "split" has two legs */
-    public function __construct(private readonly string $name, array $service, private readonly int $waysAtMost = 12, string $boardRoom = 'Hall', private readonly string $ruleSet = 'A', float $mainAmperes = 100.0)
+    public function __construct(string $name, array $service, private readonly int $waysAtMost = 12, string $boardRoom = 'Hall', string $ruleSet = 'A', float $mainAmperes = 100.0)
     {
         $this->isSplit = 'split' === ($service['system'] ?? '');
-        $this->places = [
-            'origin' => ['kind' => 'origin', 'name' => 'Supply', 'room' => $boardRoom],
-            'board' => ['kind' => 'board', 'name' => 'Consumer unit', 'room' => $boardRoom],
-        ];
-        $this->parts = [
-            'service' => ['place' => 'origin', 'kind' => 'service', 'name' => 'Supply head'] + $service,
-            'main' => ['place' => 'board', 'name' => 'Main switch', 'ratedAmperes' => $mainAmperes, 'position' => 0] + ['kind' => $this->isSplit ? 'two-pole-breaker' : 'main-switch'],
-            'met' => ['place' => 'board', 'kind' => 'bar', 'name' => 'Earth bar', 'role' => 'E', 'terminals' => 2 * $waysAtMost + 2],
-        ];
-        $this->wire('earthing', 'E', 'service.E', 'met.t1', 0.003);
+        $this->sheet = new DraftSheet($name, $ruleSet);
+        $this->sheet->place('origin', 'origin', 'Supply', $boardRoom);
+        $this->sheet->place('board', 'board', 'Consumer unit', $boardRoom);
+        $this->sheet->part('service', 'origin', ['kind' => 'service', 'name' => 'Supply head'] + $service);
+        $this->sheet->part('main', 'board', ['name' => 'Main switch', 'ratedAmperes' => $mainAmperes, 'position' => 0, 'kind' => $this->isSplit ? 'two-pole-breaker' : 'main-switch']);
+        $this->sheet->part('met', 'board', ['kind' => 'bar', 'name' => 'Earth bar', 'role' => 'E', 'terminals' => 2 * $waysAtMost + 2]);
+        $this->sheet->wire('earthing', 'E', 'service.E', 'met.t1', 0.003);
         $this->feed = ['line' => 'main.Lout', 'neutral' => 'main.Nout'];
         if ($this->isSplit) {
             $this->legs();
         } else {
-            $this->wire('tail-l', 'L', 'service.L', 'main.Lin', 0.003);
-            $this->wire('tail-n', 'N', 'service.N', 'main.Nin', 0.003);
+            $this->sheet->wire('tail-l', 'L', 'service.L', 'main.Lin', 0.003);
+            $this->sheet->wire('tail-n', 'N', 'service.N', 'main.Nin', 0.003);
         }
     }
 
@@ -62,15 +46,15 @@ final class HouseDraft
     private function legs(): void
     {
         foreach ([1, 2] as $leg) {
-            $this->parts["leg$leg"] = ['place' => 'board', 'kind' => 'bar', 'name' => "Leg $leg", 'role' => "L$leg", 'terminals' => $this->waysAtMost + 2];
-            $this->wire("tail-l$leg", "L$leg", "service.L$leg", "main.in$leg", 0.003);
-            $this->wire("leg-$leg", "L$leg", "main.out$leg", "leg$leg.t1", 0.0005);
+            $this->sheet->part("leg$leg", 'board', ['kind' => 'bar', 'name' => "Leg $leg", 'role' => "L$leg", 'terminals' => $this->waysAtMost + 2]);
+            $this->sheet->wire("tail-l$leg", "L$leg", "service.L$leg", "main.in$leg", 0.003);
+            $this->sheet->wire("leg-$leg", "L$leg", "main.out$leg", "leg$leg.t1", 0.0005);
         }
         $bar = 'main-nbar';
         $last = 2 * $this->waysAtMost + 2;
-        $this->parts[$bar] = ['place' => 'board', 'kind' => 'bar', 'name' => 'Neutral bar', 'role' => 'N', 'terminals' => $last];
-        $this->wire('tail-n', 'N', 'service.N', "$bar.t".($last - 1), 0.003);
-        $this->wire('bond', 'E', "$bar.t$last", 'met.t'.$last, 0.001);
+        $this->sheet->part($bar, 'board', ['kind' => 'bar', 'name' => 'Neutral bar', 'role' => 'N', 'terminals' => $last]);
+        $this->sheet->wire('tail-n', 'N', 'service.N', "$bar.t".($last - 1), 0.003);
+        $this->sheet->wire('bond', 'E', "$bar.t$last", 'met.t'.$last, 0.001);
         $this->feed = ['line' => '', 'neutral' => $bar];
     }
 
@@ -90,8 +74,8 @@ final class HouseDraft
     public function spare(float $amperes, string $curve = 'B'): self
     {
         $n = ++$this->ways;
-        $this->parts["way$n"] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n, spare", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]);
-        $this->wire("way$n-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "way$n.in", 0.0003);
+        $this->sheet->part("way$n", 'board', ['kind' => 'breaker', 'name' => "Way $n, spare", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]));
+        $this->sheet->wire("way$n-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "way$n.in", 0.0003);
 
         return $this;
     }
@@ -114,25 +98,27 @@ final class HouseDraft
     {
         $n = ++$this->ways;
         $way = "way$n";
-        $this->parts[$way] = ['place' => 'board', 'kind' => 'two-pole-breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n];
+        $this->sheet->part($way, 'board', ['kind' => 'two-pole-breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n]);
         foreach ([1, 2] as $leg) {
-            $this->wire("$way-feed$leg", "L$leg", "leg$leg.t".($n + 1), "$way.in$leg", 0.0003);
+            $this->sheet->wire("$way-feed$leg", "L$leg", "leg$leg.t".($n + 1), "$way.in$leg", 0.0003);
         }
-        $this->circuits[$circuit] = ['name' => $name, 'way' => $way, 'claim' => 'dedicated', 'position' => $n];
+        $this->sheet->circuit($circuit, ['name' => $name, 'way' => $way, 'claim' => 'dedicated', 'position' => $n]);
         // The watts of a part are at the volts of one leg; between two it draws four times as many.
         $attributes['watts'] = 0.25 * (is_numeric($attributes['watts'] ?? null) ? (float) $attributes['watts'] : 0.0);
-        $this->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
-        $this->cable("$circuit-r1", $circuit, $metres, $cable, ['B' => ["$way.out1", "$id.L"], 'R' => ["$way.out2", "$id.N"], 'E' => ['met.t'.($n + 1), "$id.E"]], ['B' => 'L1', 'R' => 'L2']);
+        $this->sheet->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
+        $this->sheet->cable("$circuit-r1", $circuit, $metres, $cable, ['B' => ["$way.out1", "$id.L"], 'R' => ["$way.out2", "$id.N"], 'E' => ['met.t'.($n + 1), "$id.E"]], ['B' => 'L1', 'R' => 'L2']);
 
-        return $this->restingLoad($id, 'off');
+        $this->sheet->load($id, 'off');
+
+        return $this;
     }
 
     /** The ways that follow sit behind this residual device and have a neutral bar of their own. */
     public function residualDevice(string $id, string $name, float $milliamps = 30.0, string $type = 'A'): self
     {
-        $this->parts[$id] = ['place' => 'board', 'kind' => 'residual-device', 'name' => $name, 'ratedMilliamps' => $milliamps, 'type' => $type, 'position' => $this->ways + 0.5];
-        $this->wire("$id-l", 'L', 'main.Lout', "$id.Lin", 0.0005);
-        $this->wire("$id-n", 'N', 'main.Nout', "$id.Nin", 0.0005);
+        $this->sheet->part($id, 'board', ['kind' => 'residual-device', 'name' => $name, 'ratedMilliamps' => $milliamps, 'type' => $type, 'position' => $this->ways + 0.5]);
+        $this->sheet->wire("$id-l", 'L', 'main.Lout', "$id.Lin", 0.0005);
+        $this->sheet->wire("$id-n", 'N', 'main.Nout', "$id.Nin", 0.0005);
         $this->group($id, "$id.Lout", "$id.Nout", "Neutral bar, $name");
 
         return $this;
@@ -151,8 +137,8 @@ final class HouseDraft
     {
         $n = ++$this->ways;
         $id = "way$n";
-        $this->parts[$id] = ['place' => 'board', 'kind' => 'breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]);
-        $this->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.in", 0.0003);
+        $this->sheet->part($id, 'board', ['kind' => 'breaker', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve]));
+        $this->sheet->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.in", 0.0003);
         $this->start($circuit, $name, $claim, $id, "$id.out", $this->feed['neutral'].".t$n", $n);
 
         return $this;
@@ -163,9 +149,9 @@ final class HouseDraft
     {
         $n = ++$this->ways;
         $id = "way$n";
-        $this->parts[$id] = ['place' => 'board', 'kind' => 'rcbo', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'ratedMilliamps' => $milliamps, 'switchesNeutral' => $switchesNeutral, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve, 'type' => 'A']);
-        $this->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.Lin", 0.0003);
-        $this->wire("$id-lead", 'N', $this->feed['neutral'].".t$n", "$id.Nin", 0.002);
+        $this->sheet->part($id, 'board', ['kind' => 'rcbo', 'name' => "Way $n", 'ratedAmperes' => $amperes, 'ratedMilliamps' => $milliamps, 'switchesNeutral' => $switchesNeutral, 'position' => $n] + ('' === $curve ? [] : ['curve' => $curve, 'type' => 'A']));
+        $this->sheet->wire("$id-feed", $this->isSplit ? 'L'.self::leg($n) : 'L', $this->line($n), "$id.Lin", 0.0003);
+        $this->sheet->wire("$id-lead", 'N', $this->feed['neutral'].".t$n", "$id.Nin", 0.002);
         $this->start($circuit, $name, $claim, $id, "$id.Lout", "$id.Nout", $n);
 
         return $this;
@@ -182,11 +168,11 @@ final class HouseDraft
     {
         $from = $this->starts[$circuit];
         foreach ($points as $at => [$id, $name, $room, $metres]) {
-            $this->point($id, $name, $room, ['kind' => 'socket', 'position' => $at]);
-            $this->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
+            $this->sheet->point($id, $name, $room, ['kind' => 'socket', 'position' => $at]);
+            $this->sheet->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
         }
         if (null !== $backMetres) {
-            $this->run("$circuit-r".(\count($points) + 1), $circuit, $backMetres, $cable, $from, $this->starts[$circuit]);
+            $this->sheet->run("$circuit-r".(\count($points) + 1), $circuit, $backMetres, $cable, $from, $this->starts[$circuit]);
         }
 
         return $this;
@@ -199,8 +185,8 @@ final class HouseDraft
      */
     public function spur(string $circuit, string $from, string $id, string $name, string $room, float $metres, array $cable = ['mm2' => 2.5, 'cpcMm2' => 1.5]): self
     {
-        $this->point($id, $name, $room, ['kind' => 'socket']);
-        $this->run("$circuit-s-$id", $circuit, $metres, $cable, self::hub($from), self::hub($id));
+        $this->sheet->point($id, $name, $room, ['kind' => 'socket']);
+        $this->sheet->run("$circuit-s-$id", $circuit, $metres, $cable, self::hub($from), self::hub($id));
 
         return $this;
     }
@@ -216,11 +202,11 @@ final class HouseDraft
         $from = $this->starts[$circuit];
         foreach ($points as $at => [$id, $name, $room, $metres, $drop]) {
             $switch = "$id-sw";
-            $this->point($id, $name, $room, ['kind' => 'light', 'lamp' => $lamp, 'watts' => $watts, 'switchedBy' => [$switch => 'on'], 'position' => $at]);
-            $this->point($switch, "$name switch", $room, ['kind' => 'switch']);
-            $this->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
-            $this->cable("$id-drop", $circuit, $drop, $cable, ['L' => ["$id.L", "$switch.COM"], 'SL' => ["$id.SL", "$switch.L1"], 'E' => ["$id.E", "$switch.E"]]);
-            $this->rest['positions'] = [$switch => 'off'] + (array) $this->rest['positions'];
+            $this->sheet->point($id, $name, $room, ['kind' => 'light', 'lamp' => $lamp, 'watts' => $watts, 'switchedBy' => [$switch => 'on'], 'position' => $at]);
+            $this->sheet->point($switch, "$name switch", $room, ['kind' => 'switch']);
+            $this->sheet->run("$circuit-r".($at + 1), $circuit, $metres, $cable, $from, $from = self::hub($id));
+            $this->sheet->cable("$id-drop", $circuit, $drop, $cable, ['L' => ["$id.L", "$switch.COM"], 'SL' => ["$id.SL", "$switch.L1"], 'E' => ["$id.E", "$switch.E"]]);
+            $this->sheet->position($switch, 'off');
         }
 
         return $this;
@@ -235,15 +221,16 @@ final class HouseDraft
      */
     public function twoWayLight(string $circuit, string $after, string $id, string $name, string $room, float $metres, array $first, array $second, float $watts = 40.0, array $cable = ['mm2' => 1.5, 'cpcMm2' => 1.0]): self
     {
-        $this->point($id, $name, $room, ['kind' => 'light', 'lamp' => 'filament', 'watts' => $watts, 'switchedBy' => [$first[0] => '1', $second[0] => '1']]);
+        $this->sheet->point($id, $name, $room, ['kind' => 'light', 'lamp' => 'filament', 'watts' => $watts, 'switchedBy' => [$first[0] => '1', $second[0] => '1']]);
         foreach ([$first, $second] as [$switch, $switchName, $switchRoom]) {
-            $this->point($switch, $switchName, $switchRoom, ['kind' => 'switch', 'ways' => 2]);
+            $this->sheet->point($switch, $switchName, $switchRoom, ['kind' => 'switch', 'ways' => 2]);
         }
-        $this->run("$id-feed", $circuit, $metres, $cable, self::hub($after), self::hub($id));
-        $this->cable("$id-drop", $circuit, 4.0, $cable, ['L' => ["$id.L", "$first[0].COM"], 'E' => ["$id.E", "$first[0].E"]]);
-        $this->cable("$id-strappers", $circuit, 6.0, $cable, ['L' => ["$first[0].L1", "$second[0].L1"], 'SL' => ["$first[0].L2", "$second[0].L2"], 'E' => ["$first[0].E", "$second[0].E"]]);
-        $this->cable("$id-switched", $circuit, 4.0, $cable, ['SL' => ["$second[0].COM", "$id.SL"], 'E' => ["$second[0].E", "$id.E"]]);
-        $this->rest['positions'] = [$first[0] => '1', $second[0] => '2'] + (array) $this->rest['positions'];
+        $this->sheet->run("$id-feed", $circuit, $metres, $cable, self::hub($after), self::hub($id));
+        $this->sheet->cable("$id-drop", $circuit, 4.0, $cable, ['L' => ["$id.L", "$first[0].COM"], 'E' => ["$id.E", "$first[0].E"]]);
+        $this->sheet->cable("$id-strappers", $circuit, 6.0, $cable, ['L' => ["$first[0].L1", "$second[0].L1"], 'SL' => ["$first[0].L2", "$second[0].L2"], 'E' => ["$first[0].E", "$second[0].E"]]);
+        $this->sheet->cable("$id-switched", $circuit, 4.0, $cable, ['SL' => ["$second[0].COM", "$id.SL"], 'E' => ["$second[0].E", "$id.E"]]);
+        $this->sheet->position($second[0], '2');
+        $this->sheet->position($first[0], '1');
 
         return $this;
     }
@@ -255,9 +242,11 @@ final class HouseDraft
      */
     public function appliance(string $id, string $name, string $plug, array $attributes, string $rest = 'on'): self
     {
-        $this->parts[$id] = ['place' => 'p-'.explode('.', $plug)[0], 'kind' => 'appliance', 'name' => $name, 'pluggedInto' => $plug] + $attributes;
+        $this->sheet->part($id, 'p-'.explode('.', $plug)[0], ['kind' => 'appliance', 'name' => $name, 'pluggedInto' => $plug] + $attributes);
 
-        return $this->restingLoad($id, $rest);
+        $this->sheet->load($id, $rest);
+
+        return $this;
     }
 
     /**
@@ -266,25 +255,18 @@ final class HouseDraft
      */
     public function fixed(string $circuit, string $id, string $name, string $room, float $metres, array $attributes, array $cable, string $rest = 'on'): self
     {
-        $this->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
-        $this->run("$circuit-r1", $circuit, $metres, $cable, $this->starts[$circuit], self::hub($id));
+        $this->sheet->point($id, $name, $room, ['kind' => 'appliance'] + $attributes);
+        $this->sheet->run("$circuit-r1", $circuit, $metres, $cable, $this->starts[$circuit], self::hub($id));
 
-        return $this->restingLoad($id, $rest);
+        $this->sheet->load($id, $rest);
+
+        return $this;
     }
 
     /** @return array<string, mixed> */
     public function document(): array
     {
-        return [
-            'format' => House::FORMAT,
-            'name' => $this->name,
-            'ruleSet' => $this->ruleSet,
-            'places' => $this->places,
-            'parts' => $this->parts,
-            'cables' => $this->cables,
-            'circuits' => $this->circuits,
-            'rest' => $this->rest,
-        ];
+        return $this->sheet->document();
     }
 
     public function house(): House
@@ -292,24 +274,17 @@ final class HouseDraft
         return House::fromDocument($this->document());
     }
 
-    private function restingLoad(string $id, string $rest): self
-    {
-        $this->rest['loads'] = [$id => $rest] + (array) $this->rest['loads'];
-
-        return $this;
-    }
-
     private function group(string $id, string $line, string $neutral, string $name): void
     {
         $bar = "$id-nbar";
-        $this->parts[$bar] = ['place' => 'board', 'kind' => 'bar', 'name' => $name, 'role' => 'N', 'terminals' => 2 * $this->waysAtMost + 2];
-        $this->wire("$bar-link", 'N', $neutral, "$bar.t".(2 * $this->waysAtMost + 1), 0.001);
+        $this->sheet->part($bar, 'board', ['kind' => 'bar', 'name' => $name, 'role' => 'N', 'terminals' => 2 * $this->waysAtMost + 2]);
+        $this->sheet->wire("$bar-link", 'N', $neutral, "$bar.t".(2 * $this->waysAtMost + 1), 0.001);
         $this->feed = ['line' => $line, 'neutral' => $bar];
     }
 
     private function start(string $circuit, string $name, string $claim, string $way, string $line, string $neutral, int $n): void
     {
-        $this->circuits[$circuit] = ['name' => $name, 'way' => $way, 'claim' => $claim, 'position' => $n];
+        $this->sheet->circuit($circuit, ['name' => $name, 'way' => $way, 'claim' => $claim, 'position' => $n]);
         $this->starts[$circuit] = ['line' => $line, 'neutral' => $neutral, 'earth' => 'met.t'.($n + 1)];
     }
 
@@ -317,41 +292,5 @@ final class HouseDraft
     private static function hub(string $id): array
     {
         return ['line' => "$id.L", 'neutral' => "$id.N", 'earth' => "$id.E"];
-    }
-
-    /** @param array<string, mixed> $part */
-    private function point(string $id, string $name, string $room, array $part): void
-    {
-        $this->places["p-$id"] = ['kind' => 'point', 'name' => $name, 'room' => $room];
-        $this->parts[$id] = ['place' => "p-$id", 'name' => $name] + $part;
-    }
-
-    /**
-     * @param array<string, mixed>                                 $cable
-     * @param array{line: string, neutral: string, earth: string} $from
-     * @param array{line: string, neutral: string, earth: string} $to
-     */
-    private function run(string $id, string $circuit, float $metres, array $cable, array $from, array $to): void
-    {
-        $this->cable($id, $circuit, $metres, $cable, ['L' => [$from['line'], $to['line']], 'N' => [$from['neutral'], $to['neutral']], 'E' => [$from['earth'], $to['earth']]]);
-    }
-
-    /**
-     * @param array<string, mixed>                     $cable
-     * @param array<string, array{string, string}>     $cores
-     * @param array<string, string>                    $roles  of cores that are not named by theirs
-     */
-    private function cable(string $id, string $circuit, float $metres, array $cable, array $cores, array $roles = []): void
-    {
-        $joined = [];
-        foreach ($cores as $key => $ends) {
-            $joined[$key] = (isset($roles[$key]) ? ['role' => $roles[$key]] : []) + ['ends' => $ends];
-        }
-        $this->cables[$id] = ['kind' => 'flat', 'circuit' => $circuit, 'lengthMetres' => ['value' => $metres, 'knowing' => 'assumed']] + $cable + ['cores' => $joined];
-    }
-
-    private function wire(string $id, string $role, string $from, string $to, float $ohms): void
-    {
-        $this->cables[$id] = ['kind' => 'board-wire', 'ohms' => $ohms, 'cores' => [$role => ['ends' => [$from, $to]]]];
     }
 }

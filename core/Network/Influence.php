@@ -198,7 +198,7 @@ final class Influence
                 if ($column < $row) {
                     continue; // Z is as large one way as the other
                 }
-                [$zRe, $zIm, $terms] = $row === $column ? $this->apart($a, $b) : $this->mutual($a, $b, $c, $d);
+                [$zRe, $zIm, $terms] = $row === $column ? $this->inverse->apart($a, $b) : $this->inverse->mutual($a, $b, $c, $d);
                 $system->set($row, $column, ($row === $column ? 1.0 : 0.0) + $yRe * $zRe - $yIm * $zIm, $yRe * $zIm + $yIm * $zRe, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms));
                 if ($row !== $column) {
                     $system->set($column, $row, $otherRe * $zRe - $otherIm * $zIm, $otherRe * $zIm + $otherIm * $zRe, self::ROUNDING * (1.0 + (abs($otherRe) + abs($otherIm)) * $terms));
@@ -278,7 +278,7 @@ final class Influence
     private function factor(int $a, int $b, float $yRe, float $yIm): ?array
     {
         $pair = $a * \count($this->vRe) + $b;
-        [$zRe, $zIm, $terms] = $this->apart[$pair] ??= $this->apart($a, $b);
+        [$zRe, $zIm, $terms] = $this->apart[$pair] ??= $this->inverse->apart($a, $b);
         $dRe = 1.0 + $yRe * $zRe - $yIm * $zIm;
         $dIm = $yRe * $zIm + $yIm * $zRe;
         $square = $dRe * $dRe + $dIm * $dIm;
@@ -287,26 +287,5 @@ final class Influence
         }
 
         return [-($yRe * $dRe + $yIm * $dIm) / $square, ($yRe * $dIm - $yIm * $dRe) / $square, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms) / sqrt($square)];
-    }
-
-    /** @return array{float, float, float} volts across a place for an ampere through it, and the ohms of the terms */
-    private function apart(int $a, int $b): array
-    {
-        [$aaRe, $aaIm] = $this->inverse->between($a, $a);
-        [$bbRe, $bbIm] = $this->inverse->between($b, $b);
-        [$abRe, $abIm] = $this->inverse->between($a, $b);
-
-        return [$aaRe + $bbRe - 2.0 * $abRe, $aaIm + $bbIm - 2.0 * $abIm, abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)];
-    }
-
-    /** @return array{float, float, float} volts across one place for an ampere through another, and the ohms of the terms */
-    private function mutual(int $a, int $b, int $c, int $d): array
-    {
-        [$acRe, $acIm] = $this->inverse->between($a, $c);
-        [$bdRe, $bdIm] = $this->inverse->between($b, $d);
-        [$adRe, $adIm] = $this->inverse->between($a, $d);
-        [$bcRe, $bcIm] = $this->inverse->between($b, $c);
-
-        return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
     }
 }

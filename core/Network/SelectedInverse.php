@@ -75,6 +75,27 @@ final class SelectedInverse
         return [$this->re[$first][$later], $this->im[$first][$later]];
     }
 
+    /** @return array{float, float, float} volts across a place for an ampere through it, and the ohms of the terms */
+    public function apart(int $a, int $b): array
+    {
+        [$aaRe, $aaIm] = $this->between($a, $a);
+        [$bbRe, $bbIm] = $this->between($b, $b);
+        [$abRe, $abIm] = $this->between($a, $b);
+
+        return [$aaRe + $bbRe - 2.0 * $abRe, $aaIm + $bbIm - 2.0 * $abIm, abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)];
+    }
+
+    /** @return array{float, float, float} volts across one place for an ampere through another, and the ohms of the terms */
+    public function mutual(int $a, int $b, int $c, int $d): array
+    {
+        [$acRe, $acIm] = $this->between($a, $c);
+        [$bdRe, $bdIm] = $this->between($b, $d);
+        [$adRe, $adIm] = $this->between($a, $d);
+        [$bcRe, $bcIm] = $this->between($b, $c);
+
+        return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
+    }
+
     /** @return array{float, float} Σ y_ki·Z_ij / p_k */
     private function entry(Front $front, int $j, float $square): array
     {
