@@ -30,6 +30,7 @@ final class HypothesisSpace
         $atTimes = $rates->atTimes($story);
         $findings = array_map(static fn (array $found): array => [$rates->found($found[0]), $found[1]], $story->findings);
         $behind = self::behind($house, $story->tripped);
+        $rooms = array_map($rates->inRoom(...), $house->places);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -40,10 +41,11 @@ final class HypothesisSpace
                 $else += $share;
                 continue;
             }
-            $weights = array_sum(array_map(static fn ($site): float => $site->weight, $sites));
+            $weight = array_map(static fn (FaultSite $site): float => $site->weight * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
+            $weights = array_sum($weight);
             $own = [] === $kind->conditions() ? 0.0 : $atTimes;
-            foreach ($sites as $site) {
-                $prior = $share * $site->weight / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
+            foreach ($sites as $at => $site) {
+                $prior = $share * $weight[$at] / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
                 if ($own > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);

@@ -6,12 +6,13 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\Place;
 
 /**
  * Relative rates of causes given what was told, as data with their reasons.
  *
  * A symptom gives a rate to each kind of fault, to a sound house and to everything else; a context multiplies some of
- * them. Of several symptoms the mean counts.
+ * them. Of several symptoms the mean counts. A room shifts a kind's share among its places.
  */
 final readonly class Rates
 {
@@ -52,6 +53,26 @@ final readonly class Rates
         $findings = $this->data->map('findings');
 
         return self::factors($findings[$slug] ?? throw new HouseError('/finding', \sprintf('No finding is called "%s"; known are %s.', $slug, implode(', ', array_keys($findings)))));
+    }
+
+    /**
+     * How many times likelier kinds of fault are at a place than elsewhere in the house, by the room that it is in.
+     *
+     * @return array<string, float> fault slug => factor
+     */
+    public function inRoom(Place $place): array
+    {
+        $factors = [];
+        foreach ($this->data->map('rooms') as $slug => $room) {
+            $names = implode('|', array_map(static fn (string $name): string => preg_quote($name, '/'), $room->strings('names')));
+            if (('outdoors' === $slug && $place->attributes->flag('outdoors', false)) || 1 === preg_match("/\\b(?:$names)/i", $place->room)) {
+                foreach (self::factors($room) as $kind => $factor) {
+                    $factors[$kind] = max($factors[$kind] ?? 1.0, $factor);
+                }
+            }
+        }
+
+        return $factors;
     }
 
     /**

@@ -25,8 +25,10 @@ use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\Place;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
@@ -262,6 +264,38 @@ final class RankerTest extends TestCase
             self::assertSame([], array_diff(array_keys($given), ['sound', 'other', ...array_keys(FaultCatalogue::all())]), "$context weighs a fault that does not exist");
             self::assertNotSame($rates->given(new Story()), $given, "$context changes nothing");
         }
+    }
+
+    public function testARoomShiftsTheShareOfAKindAmongItsPlaces(): void
+    {
+        $rates = Houses::rates();
+        $place = static fn (string $room, bool $outdoors = false): Place => new Place('p', 'point', 'Socket', $room, new Attributes($outdoors ? ['outdoors' => true] : [], ''));
+        self::assertSame([], $rates->inRoom($place('Lounge')));
+        self::assertSame(4.0, $rates->inRoom($place('Back garden'))['line-earth-leak']);
+        self::assertSame(4.0, $rates->inRoom($place('Lounge', true))['line-earth-leak']);
+        self::assertSame([], $rates->inRoom($place('Sportshall')), 'a yard, not a part of a word');
+        self::assertSame(4.0, $rates->inRoom($place('Shed with a bath'))['line-earth-leak'], 'the larger of two');
+        foreach (['Garden', 'Bathroom', 'Loft'] as $room) {
+            self::assertSame([], array_diff(array_keys($rates->inRoom($place($room))), array_keys(FaultCatalogue::all())), "$room weighs a fault that does not exist");
+        }
+
+        $house = Houses::worked();
+        $prior = static function (House $house, string $id) use ($rates): float {
+            foreach (HypothesisSpace::of($house, $rates, new Story(['residual-trip'])) as $hypothesis) {
+                if ($hypothesis->id === $id) {
+                    return $hypothesis->prior;
+                }
+            }
+            self::fail("no $id");
+        };
+        $document = $house->document;
+        $s1 = $house->parts['s1']->place;
+        \assert(\is_array($document['places']) && \is_array($document['places'][$s1]));
+        $document['places'][$s1]['room'] = 'Patio';
+        $wet = House::fromDocument($document);
+        self::assertEqualsWithDelta(4.0, $prior($wet, 'line-earth-leak|s1') / $prior($wet, 'line-earth-leak|s2') * $prior($house, 'line-earth-leak|s2') / $prior($house, 'line-earth-leak|s1'), 1e-9);
+        $sum = static fn (House $house): float => array_sum(array_map(static fn (Hypothesis $one): float => 'line-earth-leak' === $one->kind?->slug() ? $one->prior : 0.0, HypothesisSpace::of($house, $rates, new Story(['residual-trip']))));
+        self::assertEqualsWithDelta($sum($house), $sum($wet), 1e-12, 'the kind itself is as likely as before');
     }
 
     public function testRatesGivenAStory(): void
