@@ -27,7 +27,7 @@ final readonly class SurveyedHouse
     private const PERSONNEL_MILLIAMPS = 5.0;
     private const MILLIAMPS = 30.0;
 
-    /** What stands for all that is plugged in on a circuit until somebody looks: idle electronics, 0.7 mA through their filters at 230 V. */
+    /** What stands for all that is plugged in on a circuit until somebody looks: off, but for 0.7 mA through filters at 230 V. */
     private const PLUGGED_IN = ['watts' => 60.0, 'electronic' => true, 'filterNanofarads' => 10.0];
 
     /**
@@ -120,7 +120,7 @@ final readonly class SurveyedHouse
             default => $draft->sockets($circuit, $run, null, $typical->cable),
         };
         if ($isSockets) {
-            $draft->appliance("$circuit-plugged", "Appliances on $name", $run[intdiv(\count($run), 2)][0].'.front', self::PLUGGED_IN);
+            $draft->appliance("$circuit-plugged", "Appliances on $name", $run[intdiv(\count($run), 2)][0].'.front', self::PLUGGED_IN, 'off');
         }
     }
 
