@@ -92,6 +92,27 @@ await page.getByLabel('Label: multiple earthing').check();
 await page.getByText('Earthing ambiguous').waitFor();
 await page.evaluate(() => window.scrollTo(0, 0));
 await shot('survey');
+await page.goto(base);
+await page.getByRole('button', { name: 'Open a call' }).click();
+await page.getByLabel('Address').fill('Flat 3, 9 Tollgate Rise');
+await page.getByLabel('Customer', { exact: true }).fill('Mr Odell');
+await page.getByLabel('Complaint, in the customer’s words').fill('The kitchen breaker goes when we cook.');
+await page.getByRole('button', { name: 'Open', exact: true }).click();
+await page.getByLabel('In plain words').fill('Mostly at six in the evening.');
+await page.getByRole('button', { name: 'What happens' }).click();
+await page.getByRole('option', { name: /^A breaker trips/ }).click();
+await page.getByRole('button', { name: 'Add', exact: true }).click();
+await page.getByRole('listitem').getByText('Mostly at six in the evening.').waitFor();
+await page.getByRole('link', { name: /^Survey/ }).click();
+await page.getByText(/Main switch, two residual devices/).click();
+for (const key of 'gkcl/usb') {
+    await page.keyboard.press(key);
+}
+await page.keyboard.press('Control+Enter');
+await page.getByLabel('Next test').getByText(/worth/).waitFor({ timeout: 120_000 });
+await page.waitForLoadState('networkidle');
+await page.evaluate(() => window.scrollTo(0, 0));
+await shot('first-test');
 const dark = await enter({ colorScheme: 'dark' });
 await probes(dark);
 await shot('trace-cupboard', dark);

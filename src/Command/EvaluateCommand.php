@@ -7,34 +7,32 @@ namespace App\Command;
 use App\Call\TradeData;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Command\SignalableCommandInterface;
+use Symfony\Component\Console\Helper\ProgressBar;
 use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\NullOutput;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\StopAdvice;
-use YellowProbe\Diagnosis\Story;
-use YellowProbe\Evaluation\Dice;
 use YellowProbe\Evaluation\FixedOrder;
-use YellowProbe\Evaluation\Groups;
 use YellowProbe\Evaluation\Halving;
 use YellowProbe\Evaluation\MatchedWorld;
 use YellowProbe\Evaluation\MismatchedWorld;
 use YellowProbe\Evaluation\PairedWorld;
 use YellowProbe\Evaluation\Score;
 use YellowProbe\Evaluation\Summary;
-use YellowProbe\Evaluation\Tables;
-use YellowProbe\Evaluation\Visit;
 use YellowProbe\Evaluation\World;
-use YellowProbe\Installation\House;
 
 /** Hidden faults by the dozen through the planner to its stop, in houses of all three rule sets. */
 #[AsCommand('evaluate', 'How good the diagnosis is: hidden faults through the planner, as JSON or a table')]
-final class EvaluateCommand extends Command
+final class EvaluateCommand extends Command implements SignalableCommandInterface
 {
     private const HOUSES = ['demo/bench/house-150.json', 'demo/houses/panel-with-multiwire.json', 'demo/houses/rod-and-outbuilding.json', 'demo/houses/earth-leakage-unit.json'];
-    private const SYMPTOMS = ['residual-trip', 'overcurrent-trip', 'part-dead', 'tingle', 'flicker', 'none'];
+
+    private bool $isStopped = false;
 
     public function __construct(private readonly HouseFile $files, private readonly TradeData $trade, #[Autowire('%kernel.project_dir%')] private readonly string $projectDir)
     {
@@ -65,15 +63,19 @@ final class EvaluateCommand extends Command
             'fixed' => FixedOrder::choose(...),
             default => throw new \InvalidArgumentException('--choice is planner, halving or fixed.'),
         };
-        $scores = $sizes = [];
+        $aside = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : new NullOutput();
+        $houses = [];
         foreach (self::HOUSES as $file) {
-            $house = $this->files->house("$this->projectDir/$file");
-            [$own, $groups] = $this->visits($house, $world, $choice, $number('visits'), $number('seed'));
-            array_push($scores, ...$own);
-            $sizes[$house->name] = $groups;
+            $aside->writeln("$file: which causes no test can tell apart …");
+            $houses[] = new EvaluatedHouse($this->files->house("$this->projectDir/$file"), $this->trade->rates());
         }
+        $scores = $this->scores($houses, $world, $choice, $number('visits'), $number('seed'), $aside);
         if ([] === $scores) {
-            throw new \InvalidArgumentException('--visits has to be at least 1.');
+            throw new \InvalidArgumentException($this->isStopped ? 'Stopped before the first visit had ended.' : '--visits has to be at least 1.');
+        }
+        $sizes = [];
+        foreach ($houses as $house) {
+            $sizes[$house->house->name] = $house->sizes();
         }
         $present = array_values(array_filter($scores, static fn (Score $score): bool => !$score->isQuiet()));
         $quiet = array_values(array_filter($scores, static fn (Score $score): bool => $score->isQuiet()));
@@ -83,21 +85,44 @@ final class EvaluateCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @return array{list<Score>, array{groups: int, largest: int, rules: string}} */
-    private function visits(House $house, World $world, ?\Closure $choice, int $visits, int $seed): array
+    /** Stops after the visit that is under way, and says what came out so far. */
+    public function handleSignal(int $signal, int|false $previousExitCode = 0): int|false
     {
-        $rates = $this->trade->rates();
-        $tables = new Tables($house, HypothesisSpace::of($house, $rates));
-        $groups = Groups::of($house, HypothesisSpace::of($house, $rates), $tables);
+        $this->isStopped = true;
+
+        return false;
+    }
+
+    /** @return list<int> */
+    public function getSubscribedSignals(): array
+    {
+        return [\SIGINT];
+    }
+
+    /**
+     * The houses in turn, so that whatever was done when it is stopped is of all of them.
+     *
+     * @param list<EvaluatedHouse> $houses
+     *
+     * @return list<Score>
+     */
+    private function scores(array $houses, World $world, ?\Closure $choice, int $visits, int $seed, OutputInterface $aside): array
+    {
+        $progress = new ProgressBar($aside, \count($houses) * $visits);
+        $progress->start();
         $scores = [];
         for ($at = 0; $at < $visits; ++$at) {
-            // Each visit has dice of its own, so that one more visit changes no other.
-            $dice = new Dice(crc32("$house->name|$seed|$at"));
-            $hypotheses = HypothesisSpace::of($house, $rates, new Story([$dice->one(self::SYMPTOMS)]));
-            $scores[] = Score::of((new Visit($house, $hypotheses, $tables, $world, $choice, $world instanceof PairedWorld))->run($world->truth($house, $hypotheses, $dice), $dice), $groups);
+            foreach ($houses as $house) {
+                if ($this->isStopped) {
+                    break 2;
+                }
+                $scores[] = $house->visit($at, $seed, $world, $choice);
+                $progress->advance();
+            }
         }
+        $progress->clear();
 
-        return [$scores, ['groups' => \count($groups->sizes()), 'largest' => $groups->sizes()[0], 'rules' => $house->ruleSet]];
+        return $scores;
     }
 
     /**
