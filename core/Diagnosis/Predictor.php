@@ -20,7 +20,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '21';
+    public const VERSION = '22';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.
@@ -182,7 +182,7 @@ final class Predictor
      */
     private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent): Row
     {
-        if ($shown->kind === $sound->shown->kind) {
+        if ($shown->kind === $sound->shown->kind && self::isAsNoisy($display, $shown, $sound->shown)) {
             $apart = Unit::Pattern === $display->instrument->unit()
                 ? max([0.0, ...array_map(static fn (float $a, float $b): float => abs($a - $b), $shown->levels, $sound->shown->levels)])
                 : abs(sinh($display->z($shown->value)) - sinh($sound->z)) / (cosh($sound->z) * $sound->sigma);
@@ -196,6 +196,17 @@ final class Predictor
         $bent *= exp(-abs($display->z($shown->value) - $sound->z));
 
         return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent);
+    }
+
+    /** A jaw around amps shows milliamps less surely than one around a conductor that the cause has opened, be they as many. */
+    private static function isAsNoisy(Display $display, Shown $shown, Shown $sound): bool
+    {
+        if ($shown->through === $sound->through) {
+            return true;
+        }
+        $noise = static fn (Shown $one): float => $display->instrument->accuracy()->repeatability($display->instrument->scale(), $one);
+
+        return abs($noise($shown) - $noise($sound)) <= self::NEAR * $noise($sound);
     }
 
     /** @param array<string, Bench> $shifted */

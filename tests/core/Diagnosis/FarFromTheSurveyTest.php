@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Diagnosis;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\PredictionTable;
@@ -30,6 +31,20 @@ use YellowProbe\Tests\Houses;
 final class FarFromTheSurveyTest extends TestCase
 {
     private const TESTS = ['polarity-live:p-lounge.front:N-E', 'polarity-live:p-kitchen.front:N-E', 'polarity-live:p-veranda.front:N-E', 'cpc-current:geyser', 'residual-clamp:geyser'];
+
+    public function testACauseThatStopsTheAmpsIsReadWithoutTheirNoise(): void
+    {
+        // 12.7 A pass through the jaw of the sound house; with the line open none, and the same 0.08 mA of the cable.
+        $house = Houses::demo('earth-leakage-unit');
+        $hypotheses = array_values(array_filter(HypothesisSpace::of($house, Houses::rates()), static fn (Hypothesis $one): bool => \in_array($one->id, [Hypothesis::SOUND, 'open-line|geyser-r1/L@2'], true)));
+        $measurement = TestCatalogue::plans($house)['residual-clamp:geyser']->measurement;
+        $table = Predictor::table($house, $measurement, $hypotheses);
+        [$sound, $open] = [$table->sound(), $table->rows($hypotheses[1])[0]];
+        self::assertEqualsWithDelta($sound->shown->value, $open->shown->value, 1e-7);
+        self::assertGreaterThan(12.0, $sound->shown->through);
+        self::assertLessThan(0.01, $open->shown->through);
+        self::assertGreaterThan(100.0 * $open->sigma, $sound->sigma);
+    }
 
     public function testAContactOfNeutralAndEarthIsFoundWhereMuchComesFromOutside(): void
     {
