@@ -21,7 +21,7 @@ final readonly class ClosedForm
     private const UNSEEN = 1e-7;
     private const FROM = 1e-3;
 
-    /** Of the product of two impedances, where too few digits are left of a difference. */
+    /** Of an impedance, or of the product of two: below it too few digits are left of a difference. */
     private const FEW_DIGITS = 1e-7;
 
     /** Of an impedance, what rounding leaves of it; of the last digit of a display, what is nothing to it. */
