@@ -45,6 +45,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Another seed, other faults', '1')
             ->addOption('world', null, InputOption::VALUE_REQUIRED, 'matched, mismatched, or paired', 'matched')
             ->addOption('choice', null, InputOption::VALUE_REQUIRED, 'planner; halving or fixed to compare with', 'planner')
+            ->addOption('jobs', null, InputOption::VALUE_REQUIRED, 'Processes that share the visits out: as many as there are cores', '1')
             ->addOption('json', null, InputOption::VALUE_NONE, 'As JSON');
     }
 
@@ -69,7 +70,12 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
             $aside->writeln("$file: which causes no test can tell apart …");
             $houses[] = new EvaluatedHouse($this->files->house("$this->projectDir/$file"), $this->trade->rates());
         }
-        $scores = $this->scores($houses, $world, $choice, $number('visits'), $number('seed'), $aside);
+        $count = \count($houses);
+        $progress = new ProgressBar($aside, $count * $number('visits'));
+        $progress->start();
+        // The houses in turn, so that whatever was done when it is stopped is of all of them.
+        $scores = Crew::share($number('jobs'), $count * $number('visits'), static fn (int $at): Score => $houses[$at % $count]->visit(intdiv($at, $count), $number('seed'), $world, $choice), fn (): bool => $this->isStopped, $progress->advance(...));
+        $progress->clear();
         if ([] === $scores) {
             throw new \InvalidArgumentException($this->isStopped ? 'Stopped before the first visit had ended.' : '--visits has to be at least 1.');
         }
@@ -85,7 +91,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
         return self::SUCCESS;
     }
 
-    /** Stops after the visit that is under way, and says what came out so far. */
+    /** Stops after the visits that are under way, and says what came out so far. */
     public function handleSignal(int $signal, int|false $previousExitCode = 0): int|false
     {
         $this->isStopped = true;
@@ -97,32 +103,6 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
     public function getSubscribedSignals(): array
     {
         return [\SIGINT];
-    }
-
-    /**
-     * The houses in turn, so that whatever was done when it is stopped is of all of them.
-     *
-     * @param list<EvaluatedHouse> $houses
-     *
-     * @return list<Score>
-     */
-    private function scores(array $houses, World $world, ?\Closure $choice, int $visits, int $seed, OutputInterface $aside): array
-    {
-        $progress = new ProgressBar($aside, \count($houses) * $visits);
-        $progress->start();
-        $scores = [];
-        for ($at = 0; $at < $visits; ++$at) {
-            foreach ($houses as $house) {
-                if ($this->isStopped) {
-                    break 2;
-                }
-                $scores[] = $house->visit($at, $seed, $world, $choice);
-                $progress->advance();
-            }
-        }
-        $progress->clear();
-
-        return $scores;
     }
 
     /**
