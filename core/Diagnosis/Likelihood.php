@@ -125,7 +125,7 @@ final class Likelihood
             $hopeless = max($hopeless, self::DISTANT);
         }
         // Where several readings speak against it, each with the factors to itself or as the sound house has them, no fit is needed.
-        $log = $this->sound->log + $nats;
+        $log = $most = $this->sound->log + $nats;
         if ($nats > $hopeless) {
             $changed = $this->changed($apart);
             $slight = $this->slight($changed);
@@ -133,10 +133,12 @@ final class Likelihood
             if (null === $slight && !$this->fit->holds($straight)) {
                 return $this->of($apart);
             }
+            // Straight lines beside the sound house say little of a cause that the factors fit elsewhere.
+            $most = null === $slight ? $this->sound->log + $this->beside($apart, $each)[0] : null;
             [$log, $each] = $slight ?? $this->fit->with($straight);
         }
 
-        return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, []);
+        return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, [], $most);
     }
 
     /**

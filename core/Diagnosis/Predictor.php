@@ -20,7 +20,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '22';
+    public const VERSION = '23';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.

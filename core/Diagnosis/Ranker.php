@@ -67,17 +67,17 @@ final class Ranker
     {
         $ranker = new self(self::ordered($evidence));
         $standings = array_map(static fn (Hypothesis $hypothesis): Standing => $ranker->standing($hypothesis, false), $hypotheses);
-        self::weigh($standings);
+        $sum = self::weigh($standings);
         $fitted = [];
         do {
             $found = false;
             foreach ($standings as $at => $standing) {
-                if (!isset($fitted[$at]) && $standing->probability >= self::COUNTS) {
+                if (!isset($fitted[$at]) && max($standing->log, $ranker->most($standing->hypothesis)) >= $sum + log(self::COUNTS)) {
                     $fitted[$at] = $found = true;
                     $standings[$at] = $ranker->standing($standing->hypothesis, true);
                 }
             }
-            self::weigh($standings);
+            $sum = self::weigh($standings);
         } while ($found);
         $probabilities = array_map(static fn (Standing $standing): float => $standing->probability, $standings);
         $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
@@ -98,8 +98,20 @@ final class Ranker
         return $evidence;
     }
 
-    /** @param list<Standing> $standings */
-    private static function weigh(array $standings): void
+    /** What a whole fit could make of it at most, roughly, where it was glanced at. */
+    private function most(Hypothesis $hypothesis): float
+    {
+        $results = $this->beside[$hypothesis->stem] ?? [];
+
+        return [] === $results ? -\INF : log($hypothesis->prior / \count($results)) + max(array_map(static fn (LikelihoodResult $result): float => $result->most, $results));
+    }
+
+    /**
+     * @param list<Standing> $standings
+     *
+     * @return float log of the sum of what their logs are of
+     */
+    private static function weigh(array $standings): float
     {
         $top = -\INF;
         foreach ($standings as $standing) {
@@ -112,6 +124,8 @@ final class Ranker
         foreach ($standings as $standing) {
             $standing->probability = exp($standing->log - $top) / $sum;
         }
+
+        return $top + log($sum);
     }
 
     private function standing(Hypothesis $hypothesis, bool $whole): Standing
@@ -230,7 +244,7 @@ final class Ranker
         // Of the severities those that could be it are fitted whole.
         $least = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]) - self::UNLIKELY;
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $least ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->most < $least ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
     }
 
     /** @return list<array{string, array<int, int>}> */

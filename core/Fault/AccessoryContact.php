@@ -12,7 +12,7 @@ final readonly class AccessoryContact extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('accessory-contact', 'Bad contact inside the accessory', 'P', [0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 1e9]);
+        parent::__construct('accessory-contact', 'Bad contact inside the accessory', 'P', [0.1, 0.3, 1.0, 3.0, 10.0, 30.0, 100.0, 1e9]);
     }
 
     private const POLES = ['L' => 'line', 'N' => 'neutral', 'E' => 'earth'];

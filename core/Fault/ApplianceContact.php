@@ -18,13 +18,13 @@ final readonly class ApplianceContact extends NamedFault
     /** Line on neutral: its breaker opens, with it and nothing else. */
     public static function short(): self
     {
-        return new self('appliance-short', 'Short in an appliance or its lead', 'L', 'N', [0.01, 0.3, 1.5]);
+        return new self('appliance-short', 'Short in an appliance or its lead', 'L', 'N', [0.03, 0.1, 0.3, 0.7, 1.5]);
     }
 
     /** Line on its case: an element, a motor, a wet connector. */
     public static function leak(): self
     {
-        return new self('appliance-leak', 'Appliance leaks to its case', 'L', 'E', [100.0, 3e3, 1.5e4, 1e5]);
+        return new self('appliance-leak', 'Appliance leaks to its case', 'L', 'E', [100.0, 300.0, 1e3, 3e3, 8e3, 2e4, 5e4, 1e5]);
     }
 
     public function sites(House $house): array

@@ -12,7 +12,7 @@ final readonly class BuriedCableDamaged extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('buried-cable-damaged', 'Buried cable damaged', 'P', [1.0, 100.0, 5e3, 1e5]);
+        parent::__construct('buried-cable-damaged', 'Buried cable damaged', 'P', [1.0, 10.0, 100.0, 300.0, 1e3, 3e3, 1e4, 3e4, 1e5]);
     }
 
     public function sites(House $house): array

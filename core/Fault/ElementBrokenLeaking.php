@@ -11,7 +11,7 @@ final readonly class ElementBrokenLeaking extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('element-broken-leaking', 'Broken heating element, one stump leaks', 'P', [1e3, 1e4, 1e5]);
+        parent::__construct('element-broken-leaking', 'Broken heating element, one stump leaks', 'P', [1e3, 3e3, 1e4, 3e4, 1e5]);
     }
 
     public function sites(House $house): array

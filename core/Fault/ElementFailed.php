@@ -11,7 +11,7 @@ final readonly class ElementFailed extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('element-failed', 'Heating element leaks to its sheath', 'P', [0.1, 10.0, 300.0, 3e3, 1e4]);
+        parent::__construct('element-failed', 'Heating element leaks to its sheath', 'P', [0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 300.0, 1e3, 3e3, 1e4]);
     }
 
     public function sites(House $house): array

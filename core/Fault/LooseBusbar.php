@@ -12,7 +12,7 @@ final readonly class LooseBusbar extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('loose-busbar', 'Busbar not in the clamp', 'P', [0.05, 0.5, 5.0]);
+        parent::__construct('loose-busbar', 'Busbar not in the clamp', 'P', [0.05, 0.15, 0.5, 1.5, 5.0]);
     }
 
     public function sites(House $house): array

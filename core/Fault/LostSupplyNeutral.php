@@ -11,7 +11,7 @@ final readonly class LostSupplyNeutral extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('lost-supply-neutral', 'Lost supply neutral', 'D', [3.0, 10.0, 100.0, 1e6]);
+        parent::__construct('lost-supply-neutral', 'Lost supply neutral', 'D', [3.0, 10.0, 30.0, 100.0, 300.0, 1e3, 1e6]);
     }
 
     public function sites(House $house): array

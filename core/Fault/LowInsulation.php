@@ -11,7 +11,7 @@ final readonly class LowInsulation extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('low-insulation', 'Low insulation of a cable', 'P', [3e4, 3e5, 3e6]);
+        parent::__construct('low-insulation', 'Low insulation of a cable', 'P', [3e4, 1e5, 3e5, 1e6, 3e6]);
     }
 
     public function sites(House $house): array

@@ -9,6 +9,6 @@ final readonly class NeutralEarthFault extends PointContact
 {
     public function __construct()
     {
-        parent::__construct('neutral-earth-fault', 'Neutral touches earth', 'N', 'E', [0.01, 0.3, 2.0, 20.0, 300.0, 5e3, 1e5]);
+        parent::__construct('neutral-earth-fault', 'Neutral touches earth', 'N', 'E', [0.03, 0.1, 0.3, 1.0, 3.0, 10.0, 30.0, 100.0, 300.0, 1e3, 3e3, 1e4, 3e4, 1e5]);
     }
 }

@@ -12,7 +12,7 @@ final readonly class OverloadedOutlet extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('overloaded-outlet', 'Overloaded, worn outlet', 'P', [0.1, 0.4, 1.5]);
+        parent::__construct('overloaded-outlet', 'Overloaded, worn outlet', 'P', [0.1, 0.2, 0.4, 0.8, 1.5]);
     }
 
     public function sites(House $house): array

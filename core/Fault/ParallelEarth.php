@@ -13,7 +13,7 @@ final readonly class ParallelEarth extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('parallel-earth', 'Parallel earth path', 'I', [0.05, 2.0, 20.0]);
+        parent::__construct('parallel-earth', 'Parallel earth path', 'I', [0.05, 0.15, 0.5, 2.0, 6.0, 20.0]);
     }
 
     public function sites(House $house): array

@@ -11,7 +11,7 @@ final readonly class PinchedLead extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('pinched-lead', 'Lead pinched under a plate', 'P', [0.01, 1e3, 3e4, 1e6]);
+        parent::__construct('pinched-lead', 'Lead pinched under a plate', 'P', [0.03, 0.3, 3.0, 30.0, 300.0, 1e3, 3e3, 1e4, 3e4, 1e5, 3e5, 1e6]);
     }
 
     public function sites(House $house): array

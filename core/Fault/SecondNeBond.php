@@ -11,7 +11,7 @@ final readonly class SecondNeBond extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('second-ne-bond', 'Second bond of neutral and earth', 'P', [0.002, 0.05, 0.5]);
+        parent::__construct('second-ne-bond', 'Second bond of neutral and earth', 'P', [0.002, 0.006, 0.02, 0.05, 0.15, 0.5]);
     }
 
     public function sites(House $house): array

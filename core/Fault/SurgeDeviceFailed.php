@@ -11,7 +11,7 @@ final readonly class SurgeDeviceFailed extends NamedFault
 {
     public function __construct()
     {
-        parent::__construct('surge-device-failed', 'Surge device failed', 'I', [0.05, 5e4, 2.3e5]);
+        parent::__construct('surge-device-failed', 'Surge device failed', 'I', [0.05, 0.5, 5.0, 50.0, 500.0, 5e3, 1.5e4, 5e4, 2.3e5]);
     }
 
     public function sites(House $house): array
