@@ -6,6 +6,7 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultNature;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Protection;
@@ -20,7 +21,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '23';
+    public const VERSION = '25';
 
     /**
      * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.
@@ -38,12 +39,18 @@ final class Predictor
         'capacitance-meter' => ['leakage'],
         'leak-locator' => [],
         'electrode-tester' => ['supply'],
-        'earth-clamps' => ['supply'],
+        'earth-clamps' => ['supply', 'load', 'leakage'],
     ];
+
+    /** Testers that at the board read what all the cables beyond it leak and hold together, or where their loads lift the earth to. */
+    private const SUMS = ['leakage-clamp', 'clamp', 'clamp-logger', 'insulation-tester', 'insulation-tester-250', 'capacitance-meter', 'voltmeter-high-z', 'voltmeter-low-z', 'earth-clamps'];
 
     /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
     private const NEAR = 0.05;
+
+    /** Of a reading's own deviation, from which on the length of a circuit among others is a factor of its own. */
+    private const TELLING = 1.0;
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
@@ -78,7 +85,8 @@ final class Predictor
             $base->prepare();
         }
         $shifted = $bends = [];
-        $bent = 0.0;
+        [$spreads, $bent] = self::telling($display, $base, $spreads, $measurement->circuits($house));
+        $probe = null;
         if ($sketched) {
             $sound = self::placed($display, $base->read(), self::leaning($house, $measurement, $display, $base, $spreads), 0.0);
         } else {
@@ -89,8 +97,13 @@ final class Predictor
                     $shifted[$factor]->prepare(false);
                 }
             }
-            [$bends, $bent] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
-            $sound = self::row($display, $base->read(), $shifted, null, $bent);
+            $probe = Probe::of($house, $measurement);
+            if (\count($hypotheses) >= self::MANY) {
+                $probe->bench->prepare(false);
+            }
+            [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
+            $bent = hypot($bent, $curved);
+            $sound = self::row($display, $base->read(), $shifted, null, $bent, null);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
         $known = new \SplObjectStorage();
@@ -101,7 +114,7 @@ final class Predictor
                 continue;
             }
             foreach ($changes->of($hypothesis) as $change) {
-                $rows[$hypothesis->stem][] = null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent);
+                $rows[$hypothesis->stem][] = null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent, $probe);
             }
             if ($display->isLine() && isset($rows[$hypothesis->stem])) {
                 $rows[$hypothesis->stem] = Between::rows($rows[$hypothesis->stem], array_map(static fn (Hypothesis $fault): int => $fault->severities(), [] === $hypothesis->both ? [$hypothesis] : $hypothesis->both), $sound);
@@ -159,14 +172,42 @@ final class Predictor
         if (Unit::Pattern === $measurement->instrument->unit()) {
             return []; // patterns do not move, they are reached or not
         }
-        $factors = self::FACTORS[$measurement->instrument->slug()] ?? array_keys(Factors::SPREADS);
-        foreach ($measurement->circuits($house) as $circuit) {
+        $slug = $measurement->instrument->slug();
+        $factors = self::FACTORS[$slug] ?? array_keys(Factors::SPREADS);
+        $circuits = $measurement->circuits($house);
+        foreach ([] === $circuits && \in_array($slug, self::SUMS, true) ? BoardEnds::circuits($house) : $circuits as $circuit) {
             foreach (Protection::inLine($house, $circuit) as $joined) {
                 $factors[] = "length:$joined";
             }
         }
 
         return array_values(array_unique($factors));
+    }
+
+    /**
+     * Where all circuits are read together, those whose lengths tell by themselves; what the others add is noise.
+     *
+     * @param array<string, float> $spreads
+     * @param list<string>         $circuits that the tester is on
+     *
+     * @return array{array<string, float>, float} spreads of the factors that are followed, and the deviation of what the others do
+     */
+    private static function telling(Display $display, Bench $base, array $spreads, array $circuits): array
+    {
+        $sound = self::placed($display, $base->read(), [], 0.0);
+        $square = 0.0;
+        foreach ([] === $circuits && self::isNumber($display, $sound->shown) ? $spreads : [] as $factor => $spread) {
+            $other = str_starts_with($factor, 'length:') ? $base->leaning($factor, $spread) : null;
+            if (null !== $other && ShownKind::Nothing !== $other->kind) {
+                $move = $display->z($other->value) - $sound->z;
+                if (abs($move) < self::TELLING * $sound->sigma) {
+                    unset($spreads[$factor]);
+                    $square += $move ** 2;
+                }
+            }
+        }
+
+        return [$spreads, sqrt($square)];
     }
 
     private static function bench(House $house, Measurement $measurement, Factors $factors): Bench
@@ -180,7 +221,7 @@ final class Predictor
      *
      * @param array<string, Bench> $shifted
      */
-    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent): Row
+    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent, ?Probe $probe): Row
     {
         if ($shown->kind === $sound->shown->kind && self::isAsNoisy($display, $shown, $sound->shown)) {
             $apart = Unit::Pattern === $display->instrument->unit()
@@ -195,7 +236,7 @@ final class Predictor
         // A reading far from the sound one has little to do with what bends that.
         $bent *= exp(-abs($display->z($shown->value) - $sound->z));
 
-        return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent);
+        return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent, $probe);
     }
 
     /** A jaw around amps shows milliamps less surely than one around a conductor that the cause has opened, be they as many. */
@@ -210,7 +251,7 @@ final class Predictor
     }
 
     /** @param array<string, Bench> $shifted */
-    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent): Row
+    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent, ?Probe $probe): Row
     {
         $z = $display->z($shown->value);
         $moves = self::gain($display, $shown);
@@ -219,6 +260,9 @@ final class Predictor
             if (ShownKind::Nothing !== $other->kind) {
                 $moves[$factor] = $display->z($other->value) - $z;
             }
+        }
+        if (null !== $probe && null !== $change && self::isNumber($display, $shown)) {
+            $bent = hypot($bent, $probe->unsaid($display, $z, $moves, $change));
         }
 
         return self::placed($display, $shown, $moves, $bent);
