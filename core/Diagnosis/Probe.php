@@ -27,7 +27,9 @@ final readonly class Probe
     public static function of(House $house, Measurement $measurement): self
     {
         $off = [];
-        $spreads = Factors::spreads($house);
+        // What comes from outside is followed along its own curve: up, where its move is exact.
+        $all = Factors::spreads($house);
+        $spreads = array_intersect_key($all, [Factors::OUTSIDE => true]) + $all;
         foreach (array_keys($spreads) as $at => $factor) {
             $off[$factor] = self::sign($at) * $spreads[$factor];
         }

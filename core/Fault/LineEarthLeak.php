@@ -9,6 +9,6 @@ final readonly class LineEarthLeak extends PointContact
 {
     public function __construct()
     {
-        parent::__construct('line-earth-leak', 'Line leaks to earth', 'L', 'E', [0.03, 0.1, 0.3, 1.0, 3.0, 10.0, 100.0, 300.0, 1e3, 3e3, 1e4, 3e4, 1e5, 3e5, 1e6]);
+        parent::__construct('line-earth-leak', 'Line leaks to earth', 'L', 'E', [0.03, 0.2, 1.0, 6.0, 100.0, 300.0, 1e3, 3e3, 1e4, 3e4, 1e5, 3e5, 1e6]);
     }
 }

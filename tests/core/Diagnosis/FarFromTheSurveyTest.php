@@ -61,7 +61,7 @@ final class FarFromTheSurveyTest extends TestCase
 
         self::assertSame('neutral-earth-fault|geyser-tank', $standings[0]->hypothesis->id);
         $share = static fn (string $end): float => array_sum(array_map(static fn (Standing $standing): float => str_contains($standing->hypothesis->id, $end) ? $standing->probability : 0.0, $standings));
-        self::assertGreaterThan(0.4, $share('neutral-earth-fault|geyser-tank'));
+        self::assertGreaterThan(0.35, $share('neutral-earth-fault|geyser-tank'), 'the neutral end of its element would read much the same');
         self::assertGreaterThan(0.9, $share('geyser-tank'), 'a leak of the line of some 50 Ω there would read as much');
         self::assertLessThan(0.1, $share('something-else'));
         $severity = $standings[0]->likeliestSeverity();
