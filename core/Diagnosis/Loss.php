@@ -22,7 +22,7 @@ final readonly class Loss
     public const WRONG_PLACE_MINUTES = 120.0;
 
     /** At the right place another joint or contact than the right one: undone, looked at and made again. */
-    public const WRONG_JOINT_MINUTES = 3.0;
+    public const WRONG_JOINT_MINUTES = 10.0;
 
     /** @var list<int|null> of each atom: its joint, one after the other; null for what cannot be repaired */
     private array $slots;

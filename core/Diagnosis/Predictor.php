@@ -6,10 +6,8 @@ namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultNature;
-use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Protection;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\ComplaintTrial;
 use YellowProbe\Instrument\Measurement;
@@ -21,36 +19,11 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '25';
-
-    /**
-     * What each tester's reading depends on beside the lengths of the circuits it is on and of those in line with them; all where a tester is not named.
-     * What moves the sound house by nothing can still move a fault: line on earth hangs on the supply.
-     */
-    private const FACTORS = [
-        'voltmeter-high-z' => ['volts', 'outside', 'supply', 'load', 'leakage'],
-        'voltmeter-low-z' => ['volts', 'outside', 'supply', 'load', 'leakage'],
-        'low-ohm' => ['supply'],
-        'insulation-tester' => ['insulation', 'leakage'],
-        'insulation-tester-250' => ['insulation', 'leakage'],
-        'loop-2-wire' => ['supply', 'load'],
-        'loop-3-wire' => ['supply', 'load'],
-        'leakage-clamp' => ['leakage', 'load', 'supply', 'outside', 'volts'],
-        'capacitance-meter' => ['leakage'],
-        'leak-locator' => [],
-        'electrode-tester' => ['supply'],
-        'earth-clamps' => ['supply', 'load', 'leakage'],
-    ];
-
-    /** Testers that at the board read what all the cables beyond it leak and hold together, or where their loads lift the earth to. */
-    private const SUMS = ['leakage-clamp', 'clamp', 'clamp-logger', 'insulation-tester', 'insulation-tester-250', 'capacitance-meter', 'voltmeter-high-z', 'voltmeter-low-z', 'earth-clamps'];
+    public const VERSION = '26';
 
     /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
     private const NEAR = 0.05;
-
-    /** Of a reading's own deviation, from which on the length of a circuit among others is a factor of its own. */
-    private const TELLING = 1.0;
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
@@ -80,12 +53,12 @@ final class Predictor
         }
         $display = new Display($measurement->instrument);
         $base = self::bench($house, $measurement, new Factors());
-        $spreads = array_intersect_key(Factors::spreads($house), array_fill_keys(self::factors($house, $measurement), true));
+        $spreads = Dependence::spreads($house, $measurement);
         if ($sketched || \count($hypotheses) >= self::MANY) {
             $base->prepare();
         }
         $shifted = $bends = [];
-        [$spreads, $bent] = self::telling($display, $base, $spreads, $measurement->circuits($house));
+        [$spreads, $bent] = Dependence::telling($display, self::placed($display, $base->read(), [], 0.0), $base, $spreads, $measurement->circuits($house));
         $probe = null;
         if ($sketched) {
             $sound = self::placed($display, $base->read(), self::leaning($house, $measurement, $display, $base, $spreads), 0.0);
@@ -97,10 +70,7 @@ final class Predictor
                     $shifted[$factor]->prepare(false);
                 }
             }
-            $probe = Probe::of($house, $measurement);
-            if (\count($hypotheses) >= self::MANY) {
-                $probe->bench->prepare(false);
-            }
+            $probe = Probe::of($house, $measurement, \count($hypotheses) >= self::MANY);
             [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
             $bent = hypot($bent, $curved);
             $sound = self::row($display, $base->read(), $shifted, null, $bent, null);
@@ -164,50 +134,6 @@ final class Predictor
         }
 
         return $tails;
-    }
-
-    /** @return list<string> */
-    private static function factors(House $house, Measurement $measurement): array
-    {
-        if (Unit::Pattern === $measurement->instrument->unit()) {
-            return []; // patterns do not move, they are reached or not
-        }
-        $slug = $measurement->instrument->slug();
-        $factors = self::FACTORS[$slug] ?? array_keys(Factors::SPREADS);
-        $circuits = $measurement->circuits($house);
-        foreach ([] === $circuits && \in_array($slug, self::SUMS, true) ? BoardEnds::circuits($house) : $circuits as $circuit) {
-            foreach (Protection::inLine($house, $circuit) as $joined) {
-                $factors[] = "length:$joined";
-            }
-        }
-
-        return array_values(array_unique($factors));
-    }
-
-    /**
-     * Where all circuits are read together, those whose lengths tell by themselves; what the others add is noise.
-     *
-     * @param array<string, float> $spreads
-     * @param list<string>         $circuits that the tester is on
-     *
-     * @return array{array<string, float>, float} spreads of the factors that are followed, and the deviation of what the others do
-     */
-    private static function telling(Display $display, Bench $base, array $spreads, array $circuits): array
-    {
-        $sound = self::placed($display, $base->read(), [], 0.0);
-        $square = 0.0;
-        foreach ([] === $circuits && self::isNumber($display, $sound->shown) ? $spreads : [] as $factor => $spread) {
-            $other = str_starts_with($factor, 'length:') ? $base->leaning($factor, $spread) : null;
-            if (null !== $other && ShownKind::Nothing !== $other->kind) {
-                $move = $display->z($other->value) - $sound->z;
-                if (abs($move) < self::TELLING * $sound->sigma) {
-                    unset($spreads[$factor]);
-                    $square += $move ** 2;
-                }
-            }
-        }
-
-        return [$spreads, sqrt($square)];
     }
 
     private static function bench(House $house, Measurement $measurement, Factors $factors): Bench

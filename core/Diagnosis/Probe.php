@@ -12,29 +12,43 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ShownKind;
 
 /**
- * All factors of the house off at once, one up and the next down: how far a cause's reading then lies from where its moves put
- * it is what straight lines, and factors that are not asked for with this tester, leave unsaid of it; it is noise to the ranking.
+ * All factors of the house off at once, some up and some down: how far a cause's reading then lies from where its moves put it is
+ * what straight lines, and factors that are not asked for with this tester, leave unsaid of it; it is noise to the ranking.
  *
- * With second derivatives H the distance is ½·sᵀHs for the signs s, of the size of the deviation of ½·θᵀHθ for normal θ.
+ * With second derivatives H the distance is ½·sᵀHs for the signs s, of the size of the deviation of ½·θᵀHθ for normal θ. What two
+ * factors do together can cancel for some signs: there are two patterns, in which neighbours agree and differ, and their mean square counts.
  */
 final readonly class Probe
 {
-    /** @param list<string> $factors in the order of their signs */
-    private function __construct(private array $factors, public Bench $bench)
+    /** In how long runs the signs alternate. */
+    private const RUNS = [1, 2];
+
+    /** @param list<array{array<string, float>, Bench}> $patterns signs of the factors, and the house with all of them off */
+    private function __construct(private array $patterns)
     {
     }
 
-    public static function of(House $house, Measurement $measurement): self
+    /** @param bool $isPrepared whether so many causes will be asked for that one more elimination is worth it */
+    public static function of(House $house, Measurement $measurement, bool $isPrepared): self
     {
-        $off = [];
         // What comes from outside is followed along its own curve: up, where its move is exact.
         $all = Factors::spreads($house);
         $spreads = array_intersect_key($all, [Factors::OUTSIDE => true]) + $all;
-        foreach (array_keys($spreads) as $at => $factor) {
-            $off[$factor] = self::sign($at) * $spreads[$factor];
+        $patterns = [];
+        foreach (self::RUNS as $run) {
+            $signs = $off = [];
+            foreach (array_keys($spreads) as $at => $factor) {
+                $signs[$factor] = 0 === intdiv($at, $run) % 2 ? 1.0 : -1.0;
+                $off[$factor] = $signs[$factor] * $spreads[$factor];
+            }
+            $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, new Factors($off));
+            if ($isPrepared) {
+                $bench->prepare(false);
+            }
+            $patterns[] = [$signs, $bench];
         }
 
-        return new self(array_keys($off), new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, new Factors($off)));
+        return new self($patterns);
     }
 
     /**
@@ -45,19 +59,18 @@ final readonly class Probe
      */
     public function unsaid(Display $display, float $z, array $moves, Change $change): float
     {
-        $shown = $this->bench->read($change);
-        if (ShownKind::Nothing === $shown->kind) {
-            return 0.0;
-        }
-        foreach ($this->factors as $at => $factor) {
-            $z += self::sign($at) * ($moves[$factor] ?? 0.0);
+        $square = 0.0;
+        foreach ($this->patterns as [$signs, $bench]) {
+            $shown = $bench->read($change);
+            if (ShownKind::Nothing !== $shown->kind) {
+                $straight = $z;
+                foreach (array_intersect_key($moves, $signs) as $factor => $move) {
+                    $straight += $signs[$factor] * $move;
+                }
+                $square += ($display->z($shown->value) - $straight) ** 2 / \count(self::RUNS);
+            }
         }
 
-        return abs($display->z($shown->value) - $z);
-    }
-
-    private static function sign(int $at): float
-    {
-        return 0 === $at % 2 ? 1.0 : -1.0;
+        return sqrt($square);
     }
 }

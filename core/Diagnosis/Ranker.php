@@ -113,19 +113,12 @@ final class Ranker
      */
     private static function weigh(array $standings): float
     {
-        $top = -\INF;
-        foreach ($standings as $standing) {
-            $top = max($top, $standing->log);
-        }
-        $sum = 0.0;
-        foreach ($standings as $standing) {
-            $sum += exp($standing->log - $top);
-        }
-        foreach ($standings as $standing) {
-            $standing->probability = exp($standing->log - $top) / $sum;
+        [$sum, $shares] = LogSum::of(array_map(static fn (Standing $standing): float => $standing->log, $standings));
+        foreach ($standings as $at => $standing) {
+            $standing->probability = $shares[$at];
         }
 
-        return $top + log($sum);
+        return $sum;
     }
 
     private function standing(Hypothesis $hypothesis, bool $whole): Standing
@@ -137,7 +130,7 @@ final class Ranker
         if ($hypothesis->intermittent) {
             return $this->atTimes($hypothesis, $results, $whole);
         }
-        [$log, $shares] = self::mixed(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
+        [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $results[$best]->each, $shares);
@@ -190,7 +183,7 @@ final class Ranker
                 $exposure = $this->evidence[min($own)]->exposure;
                 $presence = $exposure->presence($brings);
                 $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
-                [$log, $shares] = self::mixed([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
+                [$log, $shares] = LogSum::of([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
                 if ($exposure->episode === $this->latest && [] !== array_intersect_key($this->apart($hypothesis)[$severity][1], $own)) {
                     $seen[] = $shares[0];
@@ -198,7 +191,7 @@ final class Ranker
             }
             $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
         }
-        [$log, $bySeverity] = self::mixed(array_values($logs));
+        [$log, $bySeverity] = LogSum::of(array_values($logs));
         $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);
         $quiet = max(0.0, 1.0 - array_sum($shares));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
@@ -289,25 +282,5 @@ final class Ranker
     private function best(Standing $standing): LikelihoodResult
     {
         return Hypothesis::ELSE === $standing->hypothesis->id ? $this->sound : $this->bySeverity($standing->hypothesis, true)[$standing->likeliestSeverity()] ?? $this->sound;
-    }
-
-    /**
-     * @param list<float> $logs
-     *
-     * @return array{float, list<float>} log of the sum of what they are logs of, and their shares of it
-     */
-    private static function mixed(array $logs): array
-    {
-        $top = max([-\INF, ...$logs]);
-        $sum = 0.0;
-        $shares = [];
-        foreach ($logs as $log) {
-            $sum += $shares[] = exp($log - $top);
-        }
-        foreach ($shares as $at => $weight) {
-            $shares[$at] = $weight / $sum;
-        }
-
-        return [$top + log($sum), $shares];
     }
 }

@@ -13,7 +13,7 @@ final readonly class Stop
     private const LEADS = 0.3;
 
     /** Down to this expected loss it is worth asking on by what a test tells: a twelfth of a wrong repair. */
-    private const OPEN_MINUTES = 20.0;
+    private const OPEN_MINUTES = 4.0;
 
     /**
      * What a minute has to tell then. Low, since what is dear to get ready (a board isolated, neutrals lifted) is paid by the

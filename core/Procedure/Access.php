@@ -8,6 +8,7 @@ use YellowProbe\Installation\Access as TerminalAccess;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Place;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Measurement;
 
 /** What a test has to get at: the places, what stands in front of them, their covers; in minutes (typical values, T6). */
@@ -73,8 +74,12 @@ final class Access
                 $covers[$place] = max($covers[$place] ?? 0.0, null === $joint && TerminalAccess::Front === $house->terminals[$terminal]->access ? 0.0 : self::OPEN_POINT);
             }
         }
-        // A tester with leads that names a device only makes it act; a jaw has to get around conductors.
-        $jaw = [] === $measurement->connection->terminals && [] !== $measurement->connection->around;
+        // A tester with leads that names a device only makes it act, who closes it only has to get there; a jaw has to get around conductors.
+        $watched = $measurement->instrument instanceof DeviceWatch;
+        foreach ($watched ? $measurement->connection->around : [] as $signed) {
+            $covers[$house->parts[explode('/', substr($signed, 1))[0]]->place] ??= 0.0;
+        }
+        $jaw = !$watched && [] === $measurement->connection->terminals && [] !== $measurement->connection->around;
         if ($jaw || [] !== $measurement->state->links || [] !== $measurement->state->lifted) {
             foreach ($house->places as $place) {
                 if ('board' === $place->kind) {

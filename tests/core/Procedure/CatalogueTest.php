@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace YellowProbe\Tests\Procedure;
 
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Procedure\Entries;
 use YellowProbe\Procedure\Isolation;
@@ -46,6 +48,24 @@ final class CatalogueTest extends TestCase
             }
         }
         self::assertCount(\count(TestCatalogue::all()), Entries::slugs());
+    }
+
+    public function testADeviceIsClosedWithAndWithoutWhatIsPluggedInBehindIt(): void
+    {
+        $house = Houses::worked();
+        $plans = TestCatalogue::plans($house);
+        $way = $house->circuits['rad']->way;
+        $read = static function (string $which, ?Fault $fault) use ($house, $plans, $way): string {
+            $measurement = $plans["holds-unplugged:$way:$which"]->measurement;
+
+            return ReadingFormat::displayed((new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read($fault?->change($house)), $measurement->instrument);
+        };
+        $fridge = Fault::at($house, 'appliance-short', 'fridge', 0.3);
+        $wiring = Fault::at($house, 'line-neutral-fault', 's1', 0.3);
+        self::assertSame(['holds', 'holds'], [$read('in', null), $read('out', null)]);
+        self::assertSame(['trips', 'holds'], [$read('in', $fridge), $read('out', $fridge)]);
+        self::assertSame(['trips', 'trips'], [$read('in', $wiring), $read('out', $wiring)]);
+        self::assertSame('out', $plans["holds-unplugged:$way:out"]->measurement->state->load('fridge'));
     }
 
     public function testWhatNoTesterReadsIsInTheCatalogueWithWhatItMeans(): void
