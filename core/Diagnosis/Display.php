@@ -20,6 +20,10 @@ final readonly class Display
 {
     private const FARTHEST = 1e15;
 
+    /** "No supply", where there is none; and among all readings. */
+    private const NOTHING = 0.98;
+    private const NO_SUPPLY = 0.05;
+
     public float $unit;
 
     public float $top;
@@ -80,7 +84,7 @@ final readonly class Display
             return 1.0 / \count($this->instrument->patterns());
         }
         if (ShownKind::Nothing === $reading->kind) {
-            return 0.05;
+            return self::NO_SUPPLY;
         }
         if (ShownKind::Over === $reading->kind) {
             return 0.20;
@@ -96,8 +100,12 @@ final readonly class Display
         if ($this->instrument instanceof PatternInstrument) {
             return $this->instrument->probability($shown, $reading->pattern);
         }
-        if (ShownKind::Nothing === $reading->kind || ShownKind::Nothing === $shown->kind) {
-            return $reading->kind === $shown->kind ? 0.98 : 0.01;
+        if (ShownKind::Nothing === $reading->kind) {
+            return ShownKind::Nothing === $shown->kind ? self::NOTHING : 0.01;
+        }
+        if (ShownKind::Nothing === $shown->kind) {
+            // A number where none can be had is no likelier than any other.
+            return (1.0 - self::NOTHING) * $this->broad($reading) / (1.0 - self::NO_SUPPLY);
         }
 
         return null;

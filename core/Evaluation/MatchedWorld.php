@@ -23,6 +23,9 @@ use YellowProbe\Instrument\Shown;
  */
 final readonly class MatchedWorld implements World
 {
+    /** Times one severity from which on the next is another thing, not more of the same. */
+    private const GAP = 100.0;
+
     public function truth(House $surveyed, array $hypotheses, Dice $dice): Truth
     {
         $cause = $hypotheses[$dice->weighted(array_map(static fn (Hypothesis $hypothesis): float => $hypothesis->prior, $hypotheses))];
@@ -73,7 +76,7 @@ final readonly class MatchedWorld implements World
     }
 
     /**
-     * One of them, or up to half a step beside it.
+     * One of them, or up to half a step beside it; nothing lies in the gap between what still joins and what is as good as open.
      *
      * @param list<float> $severities in Ω, or 0 where the kind has none
      */
@@ -83,7 +86,7 @@ final readonly class MatchedWorld implements World
         $share = $dice->uniform() - 0.5;
         $beside = $severities[$at + ($share > 0.0 ? 1 : -1)] ?? 0.0;
 
-        return $severities[$at] > 0.0 && $beside > 0.0 ? $severities[$at] * ($beside / $severities[$at]) ** abs($share) : $severities[$at];
+        return $severities[$at] > 0.0 && $beside > 0.0 && abs(log($beside / $severities[$at])) < log(self::GAP) ? $severities[$at] * ($beside / $severities[$at]) ** abs($share) : $severities[$at];
     }
 
     public static function factors(House $house, Dice $dice): Factors
