@@ -21,7 +21,7 @@ final readonly class Loss
      */
     public const WRONG_PLACE_MINUTES = 120.0;
 
-    /** At the right place another joint or contact than the right one: undone, looked at and made again. */
+    /** At the right place another joint or contact than the right one: undone, looked at, made again, and proved as new work. */
     public const WRONG_JOINT_MINUTES = 10.0;
 
     /** @var list<int|null> of each atom: its joint, one after the other; null for what cannot be repaired */

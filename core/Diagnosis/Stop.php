@@ -12,7 +12,7 @@ final readonly class Stop
     /** From here a swap is a try that is worth it when no test tells more. */
     private const LEADS = 0.3;
 
-    /** Down to this expected loss it is worth asking on by what a test tells: a twelfth of a wrong repair. */
+    /** Down to this expected loss it is worth asking on by what a test tells: a sixtieth of a wrong repair. */
     private const OPEN_MINUTES = 4.0;
 
     /**

@@ -42,12 +42,13 @@ export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }
                     End the run
                 </Button>
             </div>
+            {run.hazard !== '' && <p className="text-sm font-bold">▲ {run.hazard}</p>}
             <Plot members={run.members} at={at} onGo={onGo} />
             {member && member.changes.length > 0 && (
                 <div className="my-1 flex flex-wrap items-center gap-3 border-l-4 border-ink pl-3 text-sm">
                     <span className="min-w-40 flex-1">
                         First: {member.steps.slice(0, 6).join(', ')}
-                        {member.steps.length > 6 ? ` and ${member.steps.length - 6} more` : ''}.{run.hazard !== '' && <strong> ▲ {run.hazard}</strong>}
+                        {member.steps.length > 6 ? ` and ${member.steps.length - 6} more` : ''}.
                     </span>
                     {mainOn && member.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off') ? (
                         <Link className="inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold" to={`/calls/${callId}/make-safe`}>

@@ -157,9 +157,17 @@ final class WorkedFiguresTest extends TestCase
         self::assertLessThan(0.01, $this->shown('heat-look:s1.front')->levels[0]);
     }
 
+    public function testADeviceIsClosedOnAShort(): void
+    {
+        // 0.5 Ω between line and neutral of the fridge, 0.361 Ω of loop to the first socket and 0.148 Ω to the second, contacts besides: 224 A or so of the 1.28 · 16 A that it holds.
+        $way = Houses::worked()->circuits['rad']->way;
+        self::assertEqualsWithDelta(224.0 / 20.48, $this->shown("holds-unplugged:$way:in", ['appliance-short', 'fridge', 0.5])->levels[0], 0.2);
+        self::assertLessThan(0.01, $this->shown("holds-unplugged:$way:out", ['appliance-short', 'fridge', 0.5])->levels[0]);
+    }
+
     public function testEveryTestThatATesterReadsHasAFigureHereOrInItsStory(): void
     {
-        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true, 'function-check' => true];
+        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true, 'function-check' => true, 'holds-unplugged' => true];
         foreach ([...self::dead(), ...self::live()] as $row) {
             $figured[explode(':', $row[0])[0]] = true;
         }

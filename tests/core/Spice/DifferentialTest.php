@@ -12,6 +12,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\ContinuitySounder;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\HeatInstrument;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\InsulationTester;
@@ -157,6 +158,14 @@ final class DifferentialTest extends TestCase
         $slug = $instrument->slug();
         if ($instrument instanceof ResidualTester) {
             return self::actsAlike($own, $other, $instrument, self::leastVolts($house), ResidualLaw::of($house->parts[explode('/', substr($measurement->connection->around[0], 1))[0]]));
+        }
+        if ($instrument instanceof DeviceWatch) {
+            $device = $house->parts[explode('/', substr($measurement->connection->around[0], 1))[0]];
+
+            // A breaker of In holds 1.28 In; of an RCBO the simulator's jaw sees the residual only, and the line's amps may be more of what opens it.
+            return 'breaker' === $device->kind
+                ? abs($own->levels[0] - $other->value / (1.28 * $device->attributes->positive('ratedAmperes', 16.0))) <= max(0.001 * $own->levels[0], 1e-3)
+                : is_finite($own->levels[0]);
         }
         if (ShownKind::Pattern === $own->kind) {
             $levels = [] === $other->parts ? [$other->value] : $other->parts;
