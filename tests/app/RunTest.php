@@ -81,9 +81,10 @@ final class RunTest extends ApiTestCase
     {
         $call = $this->demoCall('Salter');
         $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
-        $ranking = $this->call('GET', "/api/calls/$call/ranking");
-        self::assertStringEndsWith(', repaired', self::textAt(self::at($ranking, 'suspects', 0, 'title')));
-        self::assertSame('', self::at($ranking, 'suspects', 0, 'class'), 'nothing of it is left to accept');
+        // No reading tells the two ends of that cable apart, and nothing proves the repair yet: one is as likely as the other.
+        $repaired = $this->repaired($call);
+        self::assertGreaterThan(0.4, $repaired['probability']);
+        self::assertSame('', $repaired['class'], 'nothing of it is left to accept');
     }
 
     public function testTheComplaintIsTriedAgainAndWhatIsStillThereIsNotCured(): void
@@ -94,16 +95,22 @@ final class RunTest extends ApiTestCase
         self::assertIsArray($symptom);
         $told = self::textAt(self::at((array) end($symptom), 'id'));
         $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
-        $probability = fn (): mixed => self::at($this->call('GET', "/api/calls/$call/ranking"), 'suspects', 0, 'probability');
-        $title = fn (): string => self::textAt(self::at($this->call('GET', "/api/calls/$call/ranking"), 'suspects', 0, 'title'));
-        $before = $probability();
-        self::assertStringEndsWith(', repaired', $title());
+        $before = $this->repaired($call)['probability'];
         self::assertSame('/payload/outcome', $this->observe($call, 'tried', ['outcome' => 'perhaps'], 422)['pointer']);
 
         $this->observe($call, 'tried', ['outcome' => 'there']);
-        self::assertTrue(!str_ends_with($title(), ', repaired') || $probability() < $before);
+        self::assertLessThan(0.5 * $before, $this->repaired($call)['probability']);
         self::assertSame('/payload/verdict', $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone.'], 409)['pointer']);
         $this->observe($call, 'tried', ['outcome' => 'gone']);
         $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone at the second try.']);
+    }
+
+    /** @return array{probability: float, class: string} the suspect that was repaired */
+    private function repaired(string $call): array
+    {
+        /** @var list<array{title: string, probability: float, class: string}> $suspects */
+        $suspects = $this->call('GET', "/api/calls/$call/ranking")['suspects'];
+
+        return array_values(array_filter($suspects, static fn (array $suspect): bool => str_ends_with($suspect['title'], ', repaired')))[0] ?? ['probability' => 0.0, 'class' => ''];
     }
 }
