@@ -34,6 +34,9 @@ final class Likelihood
     /** Deviations of all that moves a reading within which the factors may have gone there. */
     private const REACHED = 5.0;
 
+    /** Nats that a reading has to gain by being followed for the factors to be thought to go there. */
+    private const GAINS = 1.0;
+
     /** Nats by which the readings of a cause may differ from the sound house's for the factors to stay where they are. */
     private const SLIGHT = 0.5;
 
@@ -158,8 +161,10 @@ final class Likelihood
             $nats += $free[$i] - $this->sound->each[$i];
             $deviations = $this->cells[$i]->deviations($term);
             $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
-            $most += max($free[$i], $followed) - $this->sound->each[$i];
-            $farthest = $followed > $free[$i] ? max($farthest, $deviations) : $farthest;
+            // What many readings would gain by a little each, no factors can give to all of them.
+            $gains = $followed > $free[$i] + self::GAINS;
+            $most += ($gains ? $followed : $free[$i]) - $this->sound->each[$i];
+            $farthest = $gains ? max($farthest, $deviations) : $farthest;
         }
 
         return [max($nats, $most - 0.5 * $farthest ** 2), $free];

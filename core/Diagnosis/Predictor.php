@@ -19,11 +19,14 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '26';
+    public const VERSION = '27';
 
     /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
     private const NEAR = 0.05;
+
+    /** How little of the sound house's bends a cause's row has to have lost to be probed for its own. */
+    private const FAR = 0.1;
 
     /** Causes from which on one more elimination is worth it. */
     private const MANY = 40;
@@ -73,7 +76,7 @@ final class Predictor
             $probe = Probe::of($house, $measurement, \count($hypotheses) >= self::MANY);
             [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
             $bent = hypot($bent, $curved);
-            $sound = self::row($display, $base->read(), $shifted, null, $bent, null);
+            $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
         $known = new \SplObjectStorage();
@@ -159,10 +162,17 @@ final class Predictor
             $sketched = $sketched || $apart < self::NEAR;
         }
 
-        // A reading far from the sound one has little to do with what bends that.
-        $bent *= exp(-abs($display->z($shown->value) - $sound->z));
+        // A reading far from the sound one has little to do with what bends that: it is probed for what bends it by itself.
+        $near = exp(-abs($display->z($shown->value) - $sound->z));
+        if ($sketched) {
+            return self::placed($display, $shown, $sound->moves, $near * $bent);
+        }
+        $row = self::row($display, $shown, $shifted, $change, $near * $bent);
+        if (null === $probe || 1.0 - $near < self::FAR || !self::isNumber($display, $shown)) {
+            return $row;
+        }
 
-        return $sketched ? self::placed($display, $shown, $sound->moves, $bent) : self::row($display, $shown, $shifted, $change, $bent, $probe);
+        return new Row($row->shown, $row->z, hypot($row->sigma, (1.0 - $near) * $probe->unsaid($display, $row, $change)), $row->moves);
     }
 
     /** A jaw around amps shows milliamps less surely than one around a conductor that the cause has opened, be they as many. */
@@ -177,7 +187,7 @@ final class Predictor
     }
 
     /** @param array<string, Bench> $shifted */
-    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent, ?Probe $probe): Row
+    private static function row(Display $display, Shown $shown, array $shifted, ?Change $change, float $bent): Row
     {
         $z = $display->z($shown->value);
         $moves = self::gain($display, $shown);
@@ -186,9 +196,6 @@ final class Predictor
             if (ShownKind::Nothing !== $other->kind) {
                 $moves[$factor] = $display->z($other->value) - $z;
             }
-        }
-        if (null !== $probe && null !== $change && self::isNumber($display, $shown)) {
-            $bent = hypot($bent, $probe->unsaid($display, $z, $moves, $change));
         }
 
         return self::placed($display, $shown, $moves, $bent);

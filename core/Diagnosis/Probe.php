@@ -51,20 +51,15 @@ final readonly class Probe
         return new self($patterns);
     }
 
-    /**
-     * @param float                $z     place of the cause's reading on the display
-     * @param array<string, float> $moves
-     *
-     * @return float deviation, on the display's line
-     */
-    public function unsaid(Display $display, float $z, array $moves, Change $change): float
+    /** @return float what the moves of a cause's row leave unsaid, as a deviation on the display's line */
+    public function unsaid(Display $display, Row $row, Change $change): float
     {
         $square = 0.0;
         foreach ($this->patterns as [$signs, $bench]) {
             $shown = $bench->read($change);
             if (ShownKind::Nothing !== $shown->kind) {
-                $straight = $z;
-                foreach (array_intersect_key($moves, $signs) as $factor => $move) {
+                $straight = $row->z;
+                foreach (array_intersect_key($row->moves, $signs) as $factor => $move) {
                     $straight += $signs[$factor] * $move;
                 }
                 $square += ($display->z($shown->value) - $straight) ** 2 / \count(self::RUNS);

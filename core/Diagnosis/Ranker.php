@@ -15,6 +15,9 @@ final class Ranker
     /** From this probability on a cause deserves the whole fit. */
     private const COUNTS = 5e-3;
 
+    /** Causes fitted whole at once for what that could find at most. */
+    private const HOPES = 30;
+
     /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
     private const UNLIKELY = 4.0;
 
@@ -69,16 +72,14 @@ final class Ranker
         $standings = array_map(static fn (Hypothesis $hypothesis): Standing => $ranker->standing($hypothesis, false), $hypotheses);
         $sum = self::weigh($standings);
         $fitted = [];
+        $hopes = self::HOPES;
         do {
-            $found = false;
-            foreach ($standings as $at => $standing) {
-                if (!isset($fitted[$at]) && max($standing->log, $ranker->most($standing->hypothesis)) >= $sum + log(self::COUNTS)) {
-                    $fitted[$at] = $found = true;
-                    $standings[$at] = $ranker->standing($standing->hypothesis, true);
-                }
-            }
+            $worth = array_diff_key($ranker->worthFitting($standings, $sum + log(self::COUNTS), $hopes), $fitted);
+            $fitted += $worth;
+            $hopes = 0;
+            $standings = array_map(static fn (Standing $standing, int $at): Standing => isset($worth[$at]) ? $ranker->standing($standing->hypothesis, true) : $standing, $standings, array_keys($standings));
             $sum = self::weigh($standings);
-        } while ($found);
+        } while ([] !== $worth);
         $probabilities = array_map(static fn (Standing $standing): float => $standing->probability, $standings);
         $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
         array_multisort($probabilities, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $standings);
@@ -96,6 +97,28 @@ final class Ranker
         usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->id <=> $b->id);
 
         return $evidence;
+    }
+
+    /**
+     * What counts by what it is, and so many of what counts only by what a whole fit could find at most, the likeliest of these.
+     *
+     * @param list<Standing> $standings
+     *
+     * @return array<int, true> by place
+     */
+    private function worthFitting(array $standings, float $least, int $hopes): array
+    {
+        $worth = $most = [];
+        foreach ($standings as $at => $standing) {
+            if ($standing->log >= $least) {
+                $worth[$at] = true;
+            } elseif ($hopes > 0 && ($own = $this->most($standing->hypothesis)) >= $least) {
+                $most[] = [$own, $standing->hypothesis->id, $at];
+            }
+        }
+        rsort($most);
+
+        return $worth + array_fill_keys(array_column(\array_slice($most, 0, $hopes), 2), true);
     }
 
     /** What a whole fit could make of it at most, roughly, where it was glanced at. */
@@ -235,9 +258,9 @@ final class Ranker
             return $near;
         }
         // Of the severities those that could be it are fitted whole.
-        $least = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]) - self::UNLIKELY;
+        $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]);
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->most < $least ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < $best ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
     }
 
     /** @return list<array{string, array<int, int>}> */
