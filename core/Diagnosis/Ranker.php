@@ -15,9 +15,6 @@ final class Ranker
     /** From this probability on a cause deserves the whole fit. */
     private const COUNTS = 5e-3;
 
-    /** Causes fitted whole at once for what that could find at most. */
-    private const HOPES = 30;
-
     /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
     private const UNLIKELY = 4.0;
 
@@ -72,9 +69,9 @@ final class Ranker
         $standings = array_map(static fn (Hypothesis $hypothesis): Standing => $ranker->standing($hypothesis, false), $hypotheses);
         $sum = self::weigh($standings);
         $fitted = [];
-        $hopes = self::HOPES;
+        $hopes = WorthFitting::HOPES;
         do {
-            $worth = array_diff_key($ranker->worthFitting($standings, $sum + log(self::COUNTS), $hopes), $fitted);
+            $worth = array_diff_key(WorthFitting::of($standings, $ranker->beside, $sum + log(self::COUNTS), $hopes), $fitted);
             $fitted += $worth;
             $hopes = 0;
             $standings = array_map(static fn (Standing $standing, int $at): Standing => isset($worth[$at]) ? $ranker->standing($standing->hypothesis, true) : $standing, $standings, array_keys($standings));
@@ -97,36 +94,6 @@ final class Ranker
         usort($evidence, static fn (Evidence $a, Evidence $b): int => $a->id <=> $b->id);
 
         return $evidence;
-    }
-
-    /**
-     * What counts by what it is, and so many of what counts only by what a whole fit could find at most, the likeliest of these.
-     *
-     * @param list<Standing> $standings
-     *
-     * @return array<int, true> by place
-     */
-    private function worthFitting(array $standings, float $least, int $hopes): array
-    {
-        $worth = $most = [];
-        foreach ($standings as $at => $standing) {
-            if ($standing->log >= $least) {
-                $worth[$at] = true;
-            } elseif ($hopes > 0 && ($own = $this->most($standing->hypothesis)) >= $least) {
-                $most[] = [$own, $standing->hypothesis->id, $at];
-            }
-        }
-        rsort($most);
-
-        return $worth + array_fill_keys(array_column(\array_slice($most, 0, $hopes), 2), true);
-    }
-
-    /** What a whole fit could make of it at most, roughly, where it was glanced at. */
-    private function most(Hypothesis $hypothesis): float
-    {
-        $results = $this->beside[$hypothesis->stem] ?? [];
-
-        return [] === $results ? -\INF : log($hypothesis->prior / \count($results)) + max(array_map(static fn (LikelihoodResult $result): float => $result->most, $results));
     }
 
     /**

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+/**
+ * Which causes deserve the whole fit: what counts by what a glance says of it, and so many of what counts only by what a whole
+ * fit could find at most, the likeliest of these.
+ */
+final class WorthFitting
+{
+    /** Causes fitted for what could be found at most. */
+    public const HOPES = 30;
+
+    /**
+     * @param list<Standing>                          $standings
+     * @param array<string, list<LikelihoodResult>>   $glances   by stem and severity
+     * @param float                                   $least     log of prior times likelihood from which on a cause counts
+     *
+     * @return array<int, true> by place among the standings
+     */
+    public static function of(array $standings, array $glances, float $least, int $hopes): array
+    {
+        $worth = $most = [];
+        foreach ($standings as $at => $standing) {
+            if ($standing->log >= $least) {
+                $worth[$at] = true;
+            } elseif ($hopes > 0 && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->stem] ?? [])) >= $least) {
+                $most[] = [$own, $standing->hypothesis->id, $at];
+            }
+        }
+        rsort($most);
+
+        return $worth + array_fill_keys(array_column(\array_slice($most, 0, $hopes), 2), true);
+    }
+
+    /** @param list<LikelihoodResult> $glances by severity */
+    private static function most(Hypothesis $hypothesis, array $glances): float
+    {
+        return [] === $glances ? -\INF : log($hypothesis->prior / \count($glances)) + max(array_map(static fn (LikelihoodResult $result): float => $result->most, $glances));
+    }
+}
