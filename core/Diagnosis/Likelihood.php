@@ -90,7 +90,7 @@ final class Likelihood
         foreach ($this->terms as $i => $term) {
             $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
         }
-        $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), array_values($names), $this->sound);
+        $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), $this->sound);
     }
 
     /** The house as surveyed. */
@@ -133,11 +133,8 @@ final class Likelihood
             $changed = $this->changed($apart);
             $slight = $this->slight($changed);
             $straight = null === $slight ? $this->straight($apart, $changed) : [];
-            if (null === $slight && !$this->fit->holds($straight)) {
-                return $this->of($apart);
-            }
-            // Straight lines beside the sound house say little of a cause that the factors fit elsewhere.
-            $most = null === $slight ? $this->sound->log + $this->beside($apart, $each)[0] : null;
+            // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
+            $most = null === $slight ? $this->sound->log + $this->beside($apart, $each)[0] + $this->regained($this->fit->freed($straight)) : null;
             [$log, $each] = $slight ?? $this->fit->with($straight);
         }
 
@@ -168,6 +165,21 @@ final class Likelihood
         }
 
         return [max($nats, $most - 0.5 * $farthest ** 2), $free];
+    }
+
+    /**
+     * @param list<int> $blunders readings that are blunders beside the sound house
+     *
+     * @return float nats that they gain if they stop being that
+     */
+    private function regained(array $blunders): float
+    {
+        $nats = 0.0;
+        foreach ($blunders as $i) {
+            $nats += max(0.0, $this->cells[$i]->followed($this->terms[$i]) - $this->sound->each[$i]);
+        }
+
+        return $nats;
     }
 
     /**

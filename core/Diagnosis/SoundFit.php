@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Installation\Factors;
-
 /**
  * The factors fitted to the house as surveyed, and what becomes of the log-probability when a few rows are another cause's.
  *
  * With C the covariance of the factors at the fit, the changed readings are taken out by the rule for a change of low rank
  * (Woodbury) and put in again with the cause's own rows, so that a cause costs systems of the size of what it changes,
- * not of all factors. The other readings keep the weights they have beside the sound house: {@see holds} tells where that
- * may be said. What it finds likely deserves the whole fit all the same.
+ * not of all factors. The other readings keep the weights they have beside the sound house: {@see freed} tells which of them
+ * need not. What it finds likely deserves the whole fit all the same.
  */
 final class SoundFit
 {
@@ -20,7 +18,7 @@ final class SoundFit
     private const SETTLED = 3e-3;
     private const WEIGHTLESS = 1e-9;
 
-    /** Share of its whole weight below which a reading counts as a blunder, or a factor as one of its tail. */
+    /** Share of its whole weight below which a reading counts as a blunder. */
     private const DRAWN = 0.5;
 
     /** @var list<float> by reading: weight at the fit */
@@ -38,9 +36,6 @@ final class SoundFit
     /** @var array<int, list<int>> factors of each reading that is taken for a blunder beside the sound house */
     private array $blunders = [];
 
-    /** @var array<int, true> factors that the sound house can only have in their tail */
-    private array $stretched = [];
-
     /** @var array<int, float> a zero for each factor */
     private readonly array $none;
 
@@ -49,9 +44,8 @@ final class SoundFit
      * @param list<Cell>        $cells
      * @param array<int, float> $theta    deviations of the factors at the fit
      * @param array<int, float> $triangle of their information
-     * @param list<float>       $tails    of the factors
      */
-    public function __construct(private readonly array $terms, private readonly array $cells, private readonly array $theta, array $triangle, array $tails, private readonly LikelihoodResult $sound)
+    public function __construct(private readonly array $terms, private readonly array $cells, private readonly array $theta, array $triangle, private readonly LikelihoodResult $sound)
     {
         foreach ($terms as $i => $term) {
             [$weight, $off] = $cells[$i]->isNumber && [] !== $term->at ? $cells[$i]->weighed($term->z + $term->moved($theta), $term->variance) : [0.0, 0.0];
@@ -59,11 +53,6 @@ final class SoundFit
             $this->offs[] = $off;
             if ($cells[$i]->isNumber && [] !== $term->at && $weight * $term->variance < self::DRAWN) {
                 $this->blunders[$i] = $term->at;
-            }
-        }
-        foreach ($theta as $f => $deviations) {
-            if (Factors::pull($deviations, $tails[$f]) < self::DRAWN) {
-                $this->stretched[$f] = true;
             }
         }
         $n = \count($theta);
@@ -80,27 +69,25 @@ final class SoundFit
     }
 
     /**
-     * Whether {@see with} may be believed: no reading that is a blunder beside the sound house might stop being one once the
-     * factors that it shares with what the cause changes are free, and none of these factors lies in its tail.
+     * Readings that are blunders beside the sound house and might stop being that once the factors that they share with what the
+     * cause changes are free: for these {@see with} says too little.
      *
      * @param array<int, Term> $changed by reading
+     *
+     * @return list<int>
      */
-    public function holds(array $changed): bool
+    public function freed(array $changed): array
     {
         $left = array_diff_key($this->blunders, $changed);
-        if ([] === $left && [] === $this->stretched) {
-            return true;
+        if ([] === $left) {
+            return [];
         }
-        $kept = $this->stretched + array_fill_keys(array_merge(...array_values($left)), true);
+        $free = [];
         foreach ($changed as $i => $term) {
-            foreach ([...$term->at, ...$this->terms[$i]->at] as $factor) {
-                if (isset($kept[$factor])) {
-                    return false;
-                }
-            }
+            $free += array_fill_keys([...$term->at, ...$this->terms[$i]->at], true);
         }
 
-        return true;
+        return array_keys(array_filter($left, static fn (array $factors): bool => [] !== array_intersect_key(array_flip($factors), $free)));
     }
 
     /**
