@@ -18,6 +18,9 @@ final class Ranker
     /** Nats below the likeliest severity of a cause from which on another is only glanced at. */
     private const UNLIKELY = 4.0;
 
+    /** Nats below what could be found at most at any severity, from which on another is not hoped for. */
+    private const HOPED = 2.0;
+
     /** Nats below the sound house from which on a fault that comes and goes was away in an episode. */
     private const ABSENT = -6.0;
 
@@ -226,8 +229,9 @@ final class Ranker
         }
         // Of the severities those that could be it are fitted whole.
         $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]);
+        $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < $best ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
     }
 
     /** @return list<array{string, array<int, int>}> */

@@ -11,7 +11,7 @@ namespace YellowProbe\Diagnosis;
 final class WorthFitting
 {
     /** Causes fitted for what could be found at most. */
-    public const HOPES = 30;
+    public const HOPES = 12;
 
     /**
      * @param list<Standing>                          $standings
