@@ -6,12 +6,12 @@ namespace YellowProbe\Diagnosis;
 
 /**
  * Which causes deserve the whole fit: what counts by what a glance says of it, and so many of what counts only by what a whole
- * fit could find at most, the likeliest of these.
+ * fit could find at most, the likeliest of these. Coming and going, which is fitted for each episode anew, only by what it is.
  */
 final class WorthFitting
 {
     /** Causes fitted for what could be found at most. */
-    public const HOPES = 12;
+    public const HOPES = 6;
 
     /**
      * @param list<Standing>                          $standings
@@ -26,7 +26,7 @@ final class WorthFitting
         foreach ($standings as $at => $standing) {
             if ($standing->log >= $least) {
                 $worth[$at] = true;
-            } elseif ($hopes > 0 && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->stem] ?? [])) >= $least) {
+            } elseif ($hopes > 0 && !$standing->hypothesis->intermittent && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->stem] ?? [])) >= $least) {
                 $most[] = [$own, $standing->hypothesis->id, $at];
             }
         }
