@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
-use YellowProbe\Installation\Circuit;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
@@ -26,7 +25,7 @@ final readonly class HoldsUnplugged extends EnteredTest
         foreach ($house->circuits as $circuit) {
             $way = $house->parts[$circuit->way];
             $poles = ['breaker' => ['L'], 'rcbo' => ['L', 'N']][$way->kind] ?? [];
-            $plugged = self::plugged($house, $resting, $circuit);
+            $plugged = array_values(array_filter(States::pluggedIn($house), static fn (Part $appliance): bool => $circuit->id === $house->circuitOfPart($appliance->id)));
             if ([] === $poles || [] === $plugged) {
                 continue;
             }
@@ -37,11 +36,5 @@ final readonly class HoldsUnplugged extends EnteredTest
         }
 
         return $plans;
-    }
-
-    /** @return list<Part> */
-    private static function plugged(House $house, State $resting, Circuit $circuit): array
-    {
-        return array_values(array_filter($house->partsOfKind('appliance'), static fn (Part $appliance): bool => $circuit->id === $house->circuitOfPart($appliance->id) && '' !== $appliance->attributes->string('pluggedInto', '') && 'out' !== $resting->load($appliance->id)));
     }
 }

@@ -20,10 +20,10 @@ final readonly class PlugByPlug extends EnteredTest
     public function plans(House $house): array
     {
         $plans = [];
-        foreach ($house->partsOfKind('appliance') as $appliance) {
+        foreach (States::pluggedIn($house) as $appliance) {
             $circuit = $house->circuitOfPart($appliance->id);
             $device = null === $circuit ? null : Protection::residualDevice($house, $circuit);
-            if (null !== $device && '' !== $appliance->attributes->string('pluggedInto', '') && 'out' !== State::resting($house)->load($appliance->id)) {
+            if (null !== $device) {
                 $plans[] = $this->plan($appliance->id, "Clamp at $device->name with $appliance->name unplugged", State::resting($house)->after(new StateChange('load', $appliance->id, 'out')), 'leakage-clamp', Connection::around("+$device->id/L", "+$device->id/N"));
             }
         }

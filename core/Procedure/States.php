@@ -252,4 +252,12 @@ final class States
 
         return array_map(strval(...), array_keys($circuits));
     }
+
+    /** @return list<Part> appliances with a plug that are plugged in while the house rests */
+    public static function pluggedIn(House $house): array
+    {
+        $resting = State::resting($house);
+
+        return array_values(array_filter($house->partsOfKind('appliance'), static fn (Part $appliance): bool => '' !== $appliance->attributes->string('pluggedInto', '') && 'out' !== $resting->load($appliance->id)));
+    }
 }
