@@ -27,6 +27,9 @@ final readonly class Cell
 
     public float $middle;
 
+    /** The middle on the line. */
+    public float $place;
+
     /** Variance that the width of the cell adds on the line. */
     public float $variance;
 
@@ -39,6 +42,7 @@ final readonly class Cell
         $this->slip = $piece->blunder * $piece->display->broad($piece->reading);
         $this->honest = 1.0 - $piece->blunder;
         $this->middle = 0.5 * (is_finite($this->low) ? $this->low + $this->high : $this->high);
+        $this->place = asinh($this->middle);
         $width = is_finite($this->low) ? $this->high - $this->low : $this->high;
         $this->variance = $this->isNumber ? $width ** 2 / 12.0 / (1.0 + $this->middle ** 2) : 0.0;
     }
@@ -70,12 +74,12 @@ final readonly class Cell
     /** How far the reading lies from a row, in deviations of its noise and of all that moves it; what is no number is never near. */
     public function deviations(Term $term): float
     {
-        return $this->isNumber && [] !== $term->at ? abs(asinh($this->middle) - $term->z) / sqrt($term->variance + array_sum(array_map(static fn (float $move): float => $move ** 2, $term->moves))) : \INF;
+        return $this->isNumber && [] !== $term->at ? abs($this->place - $term->z) / $term->reach : \INF;
     }
 
     /** Log-probability of what was read when the factors have moved the row right there. */
     public function followed(Term $term): float
     {
-        return $this->log(asinh($this->middle), $term->sigma);
+        return $this->log($this->place, $term->sigma);
     }
 }

@@ -37,10 +37,11 @@ final readonly class FactorFit
      *
      * @param array<int, Term>       $terms by reading
      * @param array<int, float>|null $beside factors that a like cause has, near which they are sought first: where they lie far from the survey, the way there may be barred by slips
+     * @param array<int, mixed>      $own    by reading: those that differ from the like cause's, which alone are followed anew beside it
      *
      * @return array{LikelihoodResult, array<int, float>} with the factors
      */
-    public function of(array $terms, ?array $beside = null): array
+    public function of(array $terms, ?array $beside = null, array $own = []): array
     {
         $n = \count($this->factors);
         $best = null === $beside ? null : $this->settled($terms, $beside, null);
@@ -53,7 +54,7 @@ final readonly class FactorFit
             $better = false;
             foreach ($this->followable($terms, $best[1]) as $followed) {
                 $key = implode(' ', $followed);
-                if (isset($tried[$key])) {
+                if (isset($tried[$key]) || (null !== $beside && [] === array_intersect_key(array_flip($followed), $own))) {
                     continue;
                 }
                 $tried[$key] = true;
@@ -163,8 +164,8 @@ final readonly class FactorFit
             // First ask whether the factors could explain the reading at all, then whether they do.
             $place = $term->z + $term->moved($theta);
             [$weight, $off] = match (true) {
-                isset($followed[$i]) => [1.0 / $term->variance, asinh($cell->middle) - $place],
-                $first => [$term->weight, asinh($cell->middle) - $place],
+                isset($followed[$i]) => [1.0 / $term->variance, $cell->place - $place],
+                $first => [$term->weight, $cell->place - $place],
                 default => $cell->weighed($place, $term->variance),
             };
             if ($weight < 1e-9) {

@@ -25,11 +25,8 @@ final class Likelihood
     /** A reading that somebody doubts is as likely a blunder as not. */
     public const DOUBTED = 0.5;
 
-    /** Nats below the sound house from which on a cause is only glanced at: nobody will ever see it again. */
+    /** Nats below the sound house, each reading by itself, from which on nothing more is hoped for. */
     private const HOPELESS = -16.0;
-
-    /** The same where the factors are as the sound house has them, or have gone where the readings want them: that is nearly a fit. */
-    private const DISTANT = -9.0;
 
     /** Deviations of all that moves a reading within which the factors may have gone there. */
     private const REACHED = 5.0;
@@ -63,6 +60,9 @@ final class Likelihood
     /** @var list<float> nats by which each reading suits the house as surveyed better once what all readings say of the factors is known */
     private array $strains = [];
 
+    /** Nats that all blunders beside the sound house would gain if they stopped being that. */
+    private readonly float $regainable;
+
     private readonly FactorFit $factorFit;
 
     private readonly SoundFit $fit;
@@ -91,6 +91,7 @@ final class Likelihood
             $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
         }
         $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), $this->sound);
+        $this->regainable = $this->regained(array_keys($this->fit->blunders));
     }
 
     /** The house as surveyed. */
@@ -102,69 +103,83 @@ final class Likelihood
     /** @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence */
     public function of(array $apart): LikelihoodResult
     {
-        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms, $this->theta)[0];
+        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms, $this->theta, $apart)[0];
     }
 
     /**
-     * The same at a fraction of the price: what the cause does not change stays as it is beside the sound house.
+     * Nats above the sound house that a cause could come to at most, roughly: each reading with the factors where they suit it best.
      *
      * @param array<int, int> $apart
-     * @param float           $hopeless nats below the sound house from which on nobody will ever see it again
      */
-    public function near(array $apart, float $hopeless = self::HOPELESS): LikelihoodResult
+    public function hope(array $apart): float
+    {
+        $nats = $strain = 0.0;
+        foreach ($apart as $i => $place) {
+            $nats += $this->glances[$i][$place] - $this->sound->each[$i];
+            $strain += $this->strains[$i];
+        }
+
+        return $nats + $strain > self::HOPELESS ? max($nats, $this->beside($apart)) : $nats;
+    }
+
+    /**
+     * A cause by what each reading says of it alone.
+     *
+     * @param array<int, int> $apart
+     */
+    public function glanced(array $apart): LikelihoodResult
+    {
+        $each = $this->sound->each;
+        foreach ($apart as $i => $place) {
+            $each[$i] = $this->glances[$i][$place];
+        }
+        $log = $this->sound->log + array_sum($each) - array_sum($this->sound->each);
+
+        return new LikelihoodResult($log, array_values($each), $this->factors, [], $log + ([] === $apart ? 0.0 : $this->regainable));
+    }
+
+    /**
+     * The same as {@see of} at a fraction of the price: what the cause does not change stays as it is beside the sound house.
+     *
+     * @param array<int, int> $apart
+     * @param float|null      $hope  that {@see hope} says of it, where that is known
+     */
+    public function near(array $apart, ?float $hope = null): LikelihoodResult
     {
         if ([] === $apart) {
             return $this->sound;
         }
-        $each = [];
-        $nats = $strain = 0.0;
-        foreach ($apart as $i => $place) {
-            $each[$i] = $own = $this->glances[$i][$place];
-            $nats += $own - $this->sound->each[$i];
-            $strain += $this->strains[$i];
-        }
-        if ($nats <= $hopeless && $nats + $strain > $hopeless) {
-            [$nats, $each] = $this->beside($apart, $each);
-            $hopeless = max($hopeless, self::DISTANT);
-        }
-        // Where several readings speak against it, each with the factors to itself or as the sound house has them, no fit is needed.
-        $log = $most = $this->sound->log + $nats;
-        if ($nats > $hopeless) {
-            $changed = $this->changed($apart);
-            $slight = $this->slight($changed);
-            $straight = null === $slight ? $this->straight($apart, $changed) : [];
-            // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
-            $most = null === $slight ? $this->sound->log + $this->beside($apart, $each)[0] + $this->regained($this->fit->freed($straight)) : null;
-            [$log, $each] = $slight ?? $this->fit->with($straight);
-        }
+        $changed = $this->changed($apart);
+        $slight = $this->slight($changed);
+        $straight = null === $slight ? $this->straight($apart, $changed) : [];
+        // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
+        $most = null === $slight ? $this->sound->log + ($hope ?? $this->hope($apart)) + $this->regained($this->fit->freed($straight)) : null;
+        [$log, $each] = $slight ?? $this->fit->with($straight);
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, [], $most);
     }
 
     /**
-     * Each reading with the factors to itself, or where the house as surveyed has them if that suits it better; and what all of them
-     * could be at most, what moves them far from the survey paid for once: a supply that is low, each by itself would pay for again.
+     * Nats above the sound house of each reading with the factors to itself, or where the house as surveyed has them if that suits it
+     * better; or gone to where it wants them, what moves them farthest paid for once: a supply that is low, each by itself would pay for again.
      *
-     * @param array<int, int>   $apart
-     * @param array<int, float> $free  log-probability of each with the factors to itself
-     *
-     * @return array{float, array<int, float>} nats above the sound house at most, and log-probability of each
+     * @param array<int, int> $apart
      */
-    private function beside(array $apart, array $free): array
+    private function beside(array $apart): float
     {
         $nats = $most = $farthest = 0.0;
         foreach ($this->changed($apart) as $i => $term) {
-            $free[$i] = max($free[$i], $this->factorFit->log($i, $term, $this->theta));
-            $nats += $free[$i] - $this->sound->each[$i];
+            $free = max($term->log, $this->factorFit->log($i, $term, $this->theta));
+            $nats += $free - $this->sound->each[$i];
             $deviations = $this->cells[$i]->deviations($term);
             $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
             // What many readings would gain by a little each, no factors can give to all of them.
-            $gains = $followed > $free[$i] + self::GAINS;
-            $most += ($gains ? $followed : $free[$i]) - $this->sound->each[$i];
+            $gains = $followed > $free + self::GAINS;
+            $most += ($gains ? $followed : $free) - $this->sound->each[$i];
             $farthest = $gains ? max($farthest, $deviations) : $farthest;
         }
 
-        return [max($nats, $most - 0.5 * $farthest ** 2), $free];
+        return max($nats, $most - 0.5 * $farthest ** 2);
     }
 
     /**

@@ -37,16 +37,17 @@ final class Pairs
      */
     public static function rank(House $house, array $hypotheses, array $evidence, ?\Closure $sketch = null): Ranking
     {
-        $singles = Ranker::rank($hypotheses, $evidence);
+        $ranker = Ranker::of($evidence);
+        $singles = $ranker->ranked($hypotheses);
         $pairs = self::grown($singles);
 
         if ([] === $pairs) {
             return $singles;
         }
         // Each fault by itself says which pairs are worth working out: one may hide the other.
-        $rough = Ranker::rank([...$hypotheses, ...$pairs], $evidence);
+        $rough = $ranker->ranked([...$hypotheses, ...$pairs]);
 
-        return Ranker::rank([...$hypotheses, ...$pairs], self::among($house, self::best($rough->standings), $evidence, $sketch));
+        return $ranker->among(self::among($house, self::best($rough->standings), $evidence, $sketch))->ranked([...$hypotheses, ...$pairs]);
     }
 
     /** @return list<Hypothesis> */

@@ -21,8 +21,11 @@ final class Ranker
     /** Nats below what could be found at most at any severity, from which on another is not hoped for. */
     private const HOPED = 2.0;
 
+    /** Nats below the likeliest cause from which on another is only glanced at: nobody will ever see it again. */
+    private const FORGOTTEN = 9.0;
+
     /** Nats below the sound house from which on a fault that comes and goes was away in an episode. */
-    private const ABSENT = -6.0;
+    private const ABSENT = -3.0;
 
     private readonly Likelihood $likelihood;
 
@@ -35,11 +38,14 @@ final class Ranker
     /** @var array<string, LikelihoodResult> of rows beside the sound house's fit */
     private array $near = [];
 
-    /** @var array<string, list<LikelihoodResult>> by stem and severity, beside the sound house's fit */
+    /** @var array<string, list<LikelihoodResult>> by cause and severity, beside the sound house's fit or by a glance */
     private array $beside = [];
 
-    /** @var array<string, LikelihoodResult> of rows of one episode, as far as they say that it was there */
-    private array $glanced = [];
+    /** @var array<string, float> of rows: nats above the sound house that they could come to at most */
+    private array $hopes = [];
+
+    /** @var array<string, LikelihoodResult> of rows by what each reading says alone */
+    private array $alone = [];
 
     /** @var array<string, list<array{string, array<int, int>}>> stem => by severity, the places of the rows that are not the sound house's, by place in the evidence, and a key of them */
     private array $apart = [];
@@ -49,6 +55,9 @@ final class Ranker
 
     /** @var list<PredictionTable> by reading */
     private readonly array $tables;
+
+    /** Log of prior times likelihood of the likeliest cause so far. */
+    private float $likeliest = -\INF;
 
     /** The latest half hour in which something was read. */
     private readonly int $latest;
@@ -62,29 +71,55 @@ final class Ranker
         $this->sound = $this->likelihood->sound();
     }
 
+    /** @param list<Evidence> $evidence */
+    public static function of(array $evidence): self
+    {
+        return new self(self::ordered($evidence));
+    }
+
+    /**
+     * The same readings with tables that know of more causes: what rows they had before is not fitted again.
+     *
+     * @param list<Evidence> $evidence with the rows so far at the places where they are
+     */
+    public function among(array $evidence): self
+    {
+        $ranker = self::of($evidence);
+        $ranker->whole = $this->whole;
+        $ranker->near = $this->near;
+        $ranker->hopes = $this->hopes;
+
+        return $ranker;
+    }
+
     /**
      * @param non-empty-list<Hypothesis> $hypotheses
      * @param list<Evidence>             $evidence
      */
     public static function rank(array $hypotheses, array $evidence): Ranking
     {
-        $ranker = new self(self::ordered($evidence));
-        $standings = array_map(static fn (Hypothesis $hypothesis): Standing => $ranker->standing($hypothesis, false), $hypotheses);
+        return self::of($evidence)->ranked($hypotheses);
+    }
+
+    /** @param non-empty-list<Hypothesis> $hypotheses */
+    public function ranked(array $hypotheses): Ranking
+    {
+        $standings = $this->beside($hypotheses);
         $sum = self::weigh($standings);
         $fitted = [];
         $hopes = WorthFitting::HOPES;
         do {
-            $worth = array_diff_key(WorthFitting::of($standings, $ranker->beside, $sum + log(self::COUNTS), $hopes), $fitted);
+            $worth = array_diff_key(WorthFitting::of($standings, $this->beside, $sum + log(self::COUNTS), $hopes), $fitted);
             $fitted += $worth;
             $hopes = 0;
-            $standings = array_map(static fn (Standing $standing, int $at): Standing => isset($worth[$at]) ? $ranker->standing($standing->hypothesis, true) : $standing, $standings, array_keys($standings));
+            $standings = array_map(fn (Standing $standing, int $at): Standing => isset($worth[$at]) ? $this->standing($standing->hypothesis, true) : $standing, $standings, array_keys($standings));
             $sum = self::weigh($standings);
         } while ([] !== $worth);
         $probabilities = array_map(static fn (Standing $standing): float => $standing->probability, $standings);
         $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
         array_multisort($probabilities, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $standings);
 
-        return new Ranking($standings, $ranker->evidence, array_diff_key($ranker->best($standings[0])->spread(), array_flip(Between::FACTORS)));
+        return new Ranking($standings, $this->evidence, array_diff_key($this->best($standings[0])->spread(), array_flip(Between::FACTORS)));
     }
 
     /**
@@ -112,6 +147,32 @@ final class Ranker
         }
 
         return $sum;
+    }
+
+    /**
+     * All causes beside the sound house's fit, the most hopeful first: what could not come near the likeliest so far is only glanced at.
+     *
+     * @param non-empty-list<Hypothesis> $hypotheses
+     *
+     * @return list<Standing> in their order
+     */
+    private function beside(array $hypotheses): array
+    {
+        $hopes = $ids = [];
+        foreach ($hypotheses as $at => $hypothesis) {
+            $hopes[] = Hypothesis::ELSE === $hypothesis->id ? \INF : log($hypothesis->prior) + max([-\INF, ...array_map(fn (array $rows): float => $this->hope($rows[0], $rows[1]), $this->apart($hypothesis))]);
+            $ids[] = $hypothesis->id;
+        }
+        $order = array_keys($hypotheses);
+        array_multisort($hopes, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $order);
+        $standings = [];
+        foreach ($order as $at) {
+            $standings[$at] = $this->standing($hypotheses[$at], false);
+            $this->likeliest = max($this->likeliest, $standings[$at]->log);
+        }
+        ksort($standings);
+
+        return array_values($standings);
     }
 
     private function standing(Hypothesis $hypothesis, bool $whole): Standing
@@ -213,17 +274,15 @@ final class Ranker
     {
         $apart = array_intersect_key($this->apart($hypothesis)[$severity][1], $episode);
 
-        $key = self::key($apart);
-
-        return $whole ? $this->given($key, $apart, true) : $this->near[$key] ?? $this->glanced[$key] ??= $this->likelihood->near($apart, self::ABSENT);
+        return $whole ? $this->whole(self::key($apart), $apart) : $this->near(self::key($apart), $apart, self::ABSENT);
     }
 
     /** @return list<LikelihoodResult> */
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
         $apart = $this->apart($hypothesis);
-        // A fault that stays and the same one coming and going show the same while they are there.
-        $near = $this->beside[$hypothesis->stem] ??= array_map(fn (array $rows): LikelihoodResult => $this->given($rows[0], $rows[1], false), $apart);
+        $hopeless = max($hypothesis->intermittent ? self::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
+        $near = $this->beside[$hypothesis->id] ??= array_map(fn (array $rows): LikelihoodResult => $this->near($rows[0], $rows[1], $hopeless), $apart);
         if (!$whole) {
             return $near;
         }
@@ -231,7 +290,7 @@ final class Ranker
         $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]);
         $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->given($rows[0], $rows[1], true), $near, $apart);
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->whole($rows[0], $rows[1]), $near, $apart);
     }
 
     /** @return list<array{string, array<int, int>}> */
@@ -268,9 +327,26 @@ final class Ranker
     }
 
     /** @param array<int, int> $apart */
-    private function given(string $key, array $apart, bool $whole): LikelihoodResult
+    private function whole(string $key, array $apart): LikelihoodResult
     {
-        return $whole ? $this->whole[$key] ??= $this->likelihood->of($apart) : $this->near[$key] ??= $this->likelihood->near($apart);
+        return $this->whole[$key] ??= $this->likelihood->of($apart);
+    }
+
+    /**
+     * @param array<int, int> $apart
+     * @param float           $hopeless nats above the sound house up to which a glance will do
+     */
+    private function near(string $key, array $apart, float $hopeless): LikelihoodResult
+    {
+        $hope = $this->hope($key, $apart);
+
+        return $hope > $hopeless ? $this->near[$key] ??= $this->likelihood->near($apart, $hope) : $this->alone[$key] ??= $this->likelihood->glanced($apart);
+    }
+
+    /** @param array<int, int> $apart */
+    private function hope(string $key, array $apart): float
+    {
+        return $this->hopes[$key] ??= $this->likelihood->hope($apart);
     }
 
     private function best(Standing $standing): LikelihoodResult

@@ -34,7 +34,7 @@ final class SoundFit
     private array $joined = [];
 
     /** @var array<int, list<int>> factors of each reading that is taken for a blunder beside the sound house */
-    private array $blunders = [];
+    public readonly array $blunders;
 
     /** @var array<int, float> a zero for each factor */
     private readonly array $none;
@@ -47,14 +47,16 @@ final class SoundFit
      */
     public function __construct(private readonly array $terms, private readonly array $cells, private readonly array $theta, array $triangle, private readonly LikelihoodResult $sound)
     {
+        $blunders = [];
         foreach ($terms as $i => $term) {
             [$weight, $off] = $cells[$i]->isNumber && [] !== $term->at ? $cells[$i]->weighed($term->z + $term->moved($theta), $term->variance) : [0.0, 0.0];
             $this->weights[] = $weight;
             $this->offs[] = $off;
             if ($cells[$i]->isNumber && [] !== $term->at && $weight * $term->variance < self::DRAWN) {
-                $this->blunders[$i] = $term->at;
+                $blunders[$i] = $term->at;
             }
         }
+        $this->blunders = $blunders;
         $n = \count($theta);
         $this->none = 0 === $n ? [] : array_fill(0, $n, 0.0);
         for ($a = 0; $a < $n; ++$a) {
@@ -222,7 +224,7 @@ final class SoundFit
                 // First ask whether the factors could explain the reading at all, then whether they do.
                 [$weight, $off] = match (true) {
                     !$cells[$a]->isNumber || [] === $term->at => [0.0, 0.0],
-                    0 === $pass => [$term->weight, asinh($cells[$a]->middle) - $term->z - $places[$a]],
+                    0 === $pass => [$term->weight, $cells[$a]->place - $term->z - $places[$a]],
                     default => $cells[$a]->weighed($term->z + $places[$a], $term->variance),
                 };
                 $roots[$a] = $root = sqrt($weight);

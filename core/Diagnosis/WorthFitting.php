@@ -15,7 +15,7 @@ final class WorthFitting
 
     /**
      * @param list<Standing>                          $standings
-     * @param array<string, list<LikelihoodResult>>   $glances   by stem and severity
+     * @param array<string, list<LikelihoodResult>>   $glances   by cause and severity
      * @param float                                   $least     log of prior times likelihood from which on a cause counts
      *
      * @return array<int, true> by place among the standings
@@ -26,7 +26,7 @@ final class WorthFitting
         foreach ($standings as $at => $standing) {
             if ($standing->log >= $least) {
                 $worth[$at] = true;
-            } elseif ($hopes > 0 && !$standing->hypothesis->intermittent && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->stem] ?? [])) >= $least) {
+            } elseif ($hopes > 0 && !$standing->hypothesis->intermittent && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->id] ?? [])) >= $least) {
                 $most[] = [$own, $standing->hypothesis->id, $at];
             }
         }

@@ -94,6 +94,10 @@ final class LikelihoodTest extends TestCase
         self::assertEqualsWithDelta($likelihood->of($alike)->log, $likelihood->near($alike)->log, 0.12);
         self::assertEqualsWithDelta($likelihood->sound()->log, $likelihood->near($alike)->log, 1.0);
         self::assertLessThan($likelihood->sound()->log - 16.0, $likelihood->near(array_fill(0, 10, 2))->log);
+        // What could be hoped for is about what is there, though at a glance each pays for the factor by itself.
+        self::assertGreaterThan($likelihood->of($alike)->log - 3.0, $likelihood->sound()->log + $likelihood->hope($alike));
+        self::assertLessThan($likelihood->of($alike)->log - 10.0, $likelihood->glanced($alike)->log);
+        self::assertLessThan(-16.0, $likelihood->hope(array_fill(0, 10, 2)));
     }
 
     public function testADoubtedReadingHasTheSayOfOneThatMayBeASlip(): void

@@ -59,6 +59,15 @@ final class PairsTest extends TestCase
         self::assertStringContainsString(' and ', $lead->title());
         self::assertNotSame([], $lead->reasons(), 'a pair says what speaks for it');
 
+        // What is known of the singles is taken over: ranked from nothing it is the same.
+        $causes = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
+        $worked = array_values(array_filter($causes, static fn (Hypothesis $one): bool => $ranking->evidence[0]->table()->has($one) && [] !== $one->both));
+        self::assertNotSame([], $worked);
+        $anew = Ranker::rank($causes, Pairs::among(self::$house, $worked, $evidence));
+        foreach ($causes as $cause) {
+            self::assertEqualsWithDelta($anew->probability($cause->id), $ranking->probability($cause->id), 1e-3, $cause->id);
+        }
+
         // Kept and restored, it is the same, its pairs among it.
         $kept = unserialize(serialize(KeptRanking::of($ranking)));
         self::assertInstanceOf(KeptRanking::class, $kept);
