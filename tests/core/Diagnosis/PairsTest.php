@@ -60,11 +60,11 @@ final class PairsTest extends TestCase
         self::assertNotSame([], $lead->reasons(), 'a pair says what speaks for it');
 
         // What is known of the singles is taken over: ranked from nothing it is the same.
-        $causes = array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings);
-        $worked = array_values(array_filter($causes, static fn (Hypothesis $one): bool => $ranking->evidence[0]->table()->has($one) && [] !== $one->both));
+        $pairs = array_values(array_filter(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings), static fn (Hypothesis $one): bool => [] !== $one->both));
+        $worked = array_values(array_filter($pairs, $ranking->evidence[0]->table()->has(...)));
         self::assertNotSame([], $worked);
-        $anew = Ranker::rank($causes, Pairs::among(self::$house, $worked, $evidence));
-        foreach ($causes as $cause) {
+        $anew = Ranker::rank([...self::space(), ...$pairs], Pairs::among(self::$house, $worked, $evidence));
+        foreach ([...self::space(), ...$pairs] as $cause) {
             self::assertEqualsWithDelta($anew->probability($cause->id), $ranking->probability($cause->id), 1e-3, $cause->id);
         }
 
