@@ -190,6 +190,21 @@ final readonly class FactorFit
     }
 
     /**
+     * @param array<int, float> $theta
+     *
+     * @return float nats that factors so far from the survey cost
+     */
+    public function paid(array $theta): float
+    {
+        $nats = 0.0;
+        foreach ($theta as $a => $deviations) {
+            $nats += Factors::logDensity(0.0, $this->tails[$a]) - Factors::logDensity($deviations, $this->tails[$a]);
+        }
+
+        return $nats;
+    }
+
+    /**
      * The triangle of the factors' information, by the weights that readings have at the very fit: taken out by others they could
      * leave less than nothing.
      *

@@ -63,6 +63,9 @@ final class Likelihood
     /** Nats that all blunders beside the sound house would gain if they stopped being that. */
     private readonly float $regainable;
 
+    /** Nats that the sound house pays for factors that are not as surveyed: a cause that needs them as they are pays nothing. */
+    private readonly float $paid;
+
     private readonly FactorFit $factorFit;
 
     private readonly SoundFit $fit;
@@ -87,6 +90,7 @@ final class Likelihood
             $this->terms[] = $this->term($i, PredictionTable::SOUND);
         }
         [$this->sound, $this->theta] = $this->factorFit->of($this->terms);
+        $this->paid = $this->factorFit->paid($this->theta);
         foreach ($this->terms as $i => $term) {
             $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
         }
@@ -107,7 +111,8 @@ final class Likelihood
     }
 
     /**
-     * Nats above the sound house that a cause could come to at most, roughly: each reading with the factors where they suit it best.
+     * Nats above the sound house that a cause could come to at most, roughly: each reading with the factors where they suit it best,
+     * and what the sound house pays for them given back.
      *
      * @param array<int, int> $apart
      */
@@ -119,7 +124,11 @@ final class Likelihood
             $strain += $this->strains[$i];
         }
 
-        return $nats + $strain > self::HOPELESS ? max($nats, $this->beside($apart)) : $nats;
+        if ([] !== $apart) {
+            $nats += $this->paid;
+        }
+
+        return $nats + $strain > self::HOPELESS ? max($nats, $this->paid + $this->beside($apart)) : $nats;
     }
 
     /**

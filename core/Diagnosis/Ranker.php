@@ -107,11 +107,10 @@ final class Ranker
         $standings = $this->beside($hypotheses);
         $sum = self::weigh($standings);
         $fitted = [];
-        $hopes = WorthFitting::HOPES;
+        $round = 0;
         do {
-            $worth = array_diff_key(WorthFitting::of($standings, $this->beside, $sum + log(self::COUNTS), $hopes), $fitted);
+            $worth = WorthFitting::of($standings, $this->beside, $sum + log(self::COUNTS), $round++ < WorthFitting::ROUNDS ? WorthFitting::HOPES : 0, $fitted);
             $fitted += $worth;
-            $hopes = 0;
             $standings = array_map(fn (Standing $standing, int $at): Standing => isset($worth[$at]) ? $this->standing($standing->hypothesis, true) : $standing, $standings, array_keys($standings));
             $sum = self::weigh($standings);
         } while ([] !== $worth);

@@ -10,20 +10,22 @@ namespace YellowProbe\Diagnosis;
  */
 final class WorthFitting
 {
-    /** Causes fitted for what could be found at most. */
+    /** Causes fitted at once for what could be found at most, and how often: what is found dashes the hopes of others. */
     public const HOPES = 6;
+    public const ROUNDS = 4;
 
     /**
      * @param list<Standing>                          $standings
      * @param array<string, list<LikelihoodResult>>   $glances   by cause and severity
      * @param float                                   $least     log of prior times likelihood from which on a cause counts
+     * @param array<int, true>                        $fitted    by place among the standings: those that have been
      *
      * @return array<int, true> by place among the standings
      */
-    public static function of(array $standings, array $glances, float $least, int $hopes): array
+    public static function of(array $standings, array $glances, float $least, int $hopes, array $fitted = []): array
     {
         $worth = $most = [];
-        foreach ($standings as $at => $standing) {
+        foreach (array_diff_key($standings, $fitted) as $at => $standing) {
             if ($standing->log >= $least) {
                 $worth[$at] = true;
             } elseif ($hopes > 0 && !$standing->hypothesis->intermittent && ($own = self::most($standing->hypothesis, $glances[$standing->hypothesis->id] ?? [])) >= $least) {

@@ -12,7 +12,8 @@ use YellowProbe\Instrument\Connection;
 
 /**
  * Insulation of a circuit on either side of a point where it is parted: line and neutral of one cable out of their terminals
- * there. Which parting is worth most is for the planner; of a ring the last leg is out at the board as well.
+ * there, where it goes on from a point or where it comes in: a leak of the point is parted from one of its cable only so.
+ * Which parting is worth most is for the planner; of a ring the last leg is out at the board as well.
  */
 final readonly class InsulationHalves extends EnteredTest
 {
@@ -34,22 +35,22 @@ final readonly class InsulationHalves extends EnteredTest
             if (null === $earth) {
                 continue;
             }
-            foreach (self::partings($house, $circuit) as [$part, $cable, $beyond]) {
+            foreach (self::partings($house, $circuit) as [$part, $cable, $words, $isIn]) {
                 $ends = States::jointsAt($house, $cable, $part);
                 if (!isset($ends['L'], $ends['N'])) {
                     continue;
                 }
                 $lifted = array_map(static fn (string $joint): StateChange => new StateChange('lift', $joint), [$ends['L'], $ends['N'], ...self::lastLeg($house, $circuit, $cable)]);
                 $state = States::boardOff($house, States::deviceOff($house, $circuit), ...$lifted, ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-                $words = "of {$house->circuits[$circuit]->name}, parted at {$house->parts[$part]->name} ".(null === $beyond ? 'from the last leg' : "before {$house->parts[$beyond]->name}");
                 foreach (self::PAIRS as $pair => $poles) {
                     foreach (['towards' => 'towards the board', 'beyond' => 'beyond'] as $side => $where) {
+                        // The lifted end is the cable's: where it comes in it is on the board's side, where it goes on beyond.
                         $leads = array_map(static fn (string $pole): string => match (true) {
                             'E' === $pole => $earth,
-                            'towards' === $side => self::landed($house, $cable, $pole, $part),
-                            default => $ends[$pole],
+                            $isIn === ('towards' === $side) => $ends[$pole],
+                            default => self::landed($house, $cable, $pole, $part),
                         }, $poles);
-                        $plans[] = $this->plan("$circuit:$cable:$pair:$side", "Insulation $pair $words, $where", $state, 'insulation-tester', Connection::leads(...$leads), self::MINUTES);
+                        $plans[] = $this->plan("$circuit:$cable:".($isIn ? 'in:' : '')."$pair:$side", "Insulation $pair of {$house->circuits[$circuit]->name}, parted at {$house->parts[$part]->name} $words, $where", $state, 'insulation-tester', Connection::leads(...$leads), self::MINUTES);
                     }
                 }
             }
@@ -58,18 +59,24 @@ final readonly class InsulationHalves extends EnteredTest
         return $plans;
     }
 
-    /** @return list<array{string, string, string|null}> points at which a circuit can be parted, the cable that is lifted there, and where that leads to: the board when null */
+    /** @return list<array{string, string, string, bool}> points at which a circuit can be parted, the cable that is lifted there, from what that parts it, and whether it comes in there */
     private static function partings(House $house, string $circuit): array
     {
         $partings = [];
         foreach (LineMap::of($house, $circuit)['stops'] as $stop) {
-            if (null !== $stop['after'] && 1 === \count($stop['cables'])) {
-                $partings[] = [$stop['after'], $stop['cables'][0], $stop['part']];
+            if (1 !== \count($stop['cables'])) {
+                continue;
             }
+            [$cable] = $stop['cables'];
+            $before = $house->parts[$stop['after'] ?? '']->name ?? 'the board';
+            if (null !== $stop['after']) {
+                $partings[] = [$stop['after'], $cable, "before {$house->parts[$stop['part']]->name}", false];
+            }
+            $partings[] = [$stop['part'], $cable, "from the cable that comes from $before", true];
         }
         $ring = Ring::of($house, $circuit);
         if (null !== $ring) {
-            $partings[] = [$ring->points[\count($ring->points) - 1], $ring->cables[\count($ring->cables) - 1], null];
+            $partings[] = [$ring->points[\count($ring->points) - 1], $ring->cables[\count($ring->cables) - 1], 'from the last leg', false];
         }
 
         return $partings;

@@ -15,6 +15,7 @@ use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultCatalogue;
@@ -120,6 +121,32 @@ final class FarFromTheSurveyTest extends TestCase
         $ranking = Ranker::rank($hypotheses, $evidence);
         self::assertSame('line-earth-leak', $ranking->suspects()[0]->lead()->hypothesis->kind?->slug());
         self::assertGreaterThan(50.0 * $ranking->probability('sound'), $ranking->probability('line-earth-leak|pump-box'));
+    }
+
+    public function testWhatTheSoundHousePaysForItsFactorsIsNotChargedToACause(): void
+    {
+        // An open neutral floats at 150 V, which the sound house takes for a supply far from itself; less volts than was thought, and a tester that reads low.
+        $house = Houses::demo('rod-and-outbuilding');
+        $hypotheses = HypothesisSpace::of($house, Houses::rates(), new Story(['part-dead']));
+        $fault = Fault::at($house, 'open-neutral', 'bench-1/N@2')->change($house);
+        $factors = new Factors(['volts' => -0.02]);
+        $evidence = [];
+        foreach (['plug-in-check:bench.left', 'polarity-live:bench.left:L-N', 'polarity-live:bench.right:L-N', 'polarity-live:bench.left:N-E'] as $at => $test) {
+            $measurement = TestCatalogue::plans($house)[$test]->measurement;
+            $shown = (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, $factors))->read($fault);
+            $reading = ReadingParser::parse(ReadingFormat::displayed($shown, $measurement->instrument), $measurement->instrument);
+            $evidence[] = new Evidence((string) $at, $measurement, $reading, static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $test);
+        }
+        $likelihood = new Likelihood($evidence);
+        $place = static fn (string $id): array => array_filter(array_map(static fn (Evidence $piece): int => $piece->table()->places(array_values(array_filter($hypotheses, static fn (Hypothesis $one): bool => $one->id === $id))[0])[0], $evidence));
+        foreach (['open-neutral|bench-1/N@2', 'open-neutral|bench-1/N@1', 'open-neutral|to-shed/N@2'] as $id) {
+            $whole = $likelihood->of($place($id))->log;
+            self::assertGreaterThan($likelihood->sound()->log + 15.0, $whole);
+            self::assertGreaterThan($whole - 3.0, $likelihood->near($place($id))->most, $id);
+        }
+        $ranking = Ranker::rank($hypotheses, $evidence);
+        self::assertGreaterThan(0.2, $ranking->probability('open-neutral|bench-1/N@2'));
+        self::assertLessThan(0.5, $ranking->probability('open-neutral|to-shed/N@1'));
     }
 
     public function testWhatStraightLinesLeaveUnsaidOfACauseWidensItsRow(): void

@@ -59,6 +59,8 @@ final class WorkedFiguresTest extends TestCase
         yield 'insulation L–E with 0.8 MΩ' => ['insulation:rad:L–E', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
         yield 'insulation, L and N joined' => ['insulation-joined:rad', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
         yield 'insulation, half beyond the point' => ['insulation-halves:rad:rad-r2:L–E:beyond', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
+        yield 'insulation, a cable parted from the point that it comes to' => ['insulation-halves:rad:rad-r2:in:L–E:towards', 0.8e6, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
+        yield 'insulation, a point parted from the cable that comes to it' => ['insulation-halves:ring:ring-r3:in:L–N:beyond', 0.3e6, ['line-neutral-fault', 'c', 0.3e6]];
         yield 'a ring parted before the point that leaks' => ['insulation-halves:ring:ring-r3:L–N:beyond', 0.3e6, ['line-neutral-fault', 'c', 0.3e6]];
         yield 'a ring parted behind it' => ['insulation-halves:ring:ring-r4:L–N:towards', 0.3e6, ['line-neutral-fault', 'c', 0.3e6]];
         yield 'the spur of a ring, parted off' => ['insulation-halves:ring:ring-s-spur:N–E:beyond', 0.3e6, ['neutral-earth-fault', 'spur', 0.3e6]];
@@ -132,6 +134,8 @@ final class WorkedFiguresTest extends TestCase
         yield 'order of a ring beyond its break' => ['ring-order:c.front', ShownKind::Over, ['ring-open', 'ring-r3:L', 0.0]];
         yield 'neutrals apart' => ['neutral-to-neutral:ring:rad', ShownKind::Over];
         yield 'a stuck residual device at 5 ×' => ['rcd-times:rcd:5', ShownKind::Over, ['rcd-stuck', 'rcd', 0.0]];
+        yield 'insulation, a point whose cable is low' => ['insulation-halves:rad:rad-r2:in:L–E:beyond', ShownKind::Over, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
+        yield 'insulation, the cable to a point that is low' => ['insulation-halves:ring:ring-r3:in:L–N:towards', ShownKind::Over, ['line-neutral-fault', 'c', 0.3e6]];
         yield 'insulation, the sound half' => ['insulation-halves:rad:rad-r2:L–E:towards', ShownKind::Over, ['low-insulation', 'rad-r2:L-E', 0.8e6]];
         yield 'a ring parted before the point that leaks, the board\'s side' => ['insulation-halves:ring:ring-r3:L–N:towards', ShownKind::Over, ['line-neutral-fault', 'c', 0.3e6]];
         yield 'the last leg of a ring beyond it' => ['insulation-halves:ring:ring-r4:L–N:beyond', ShownKind::Over, ['line-neutral-fault', 'c', 0.3e6]];
