@@ -115,6 +115,7 @@ final class Planner
     {
         $circuits = $this->circuits($standings);
         $likely = static fn (array $own): float => [] === $own ? 1.0 : array_sum(array_intersect_key($circuits, array_flip($own)));
+        $evenness = new Evenness($standings);
         $read = array_fill_keys(array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence), true);
         $done = array_fill_keys(self::done($ranking), true);
         $again = $possible = $dear = [];
@@ -130,7 +131,7 @@ final class Planner
             } elseif ($likely($own) > 0.0) {
                 $price = $this->price->minutes($now, $plan, $opened);
                 $possible[] = [$plan, $price];
-                $dear[$id] = $price / $likely($own);
+                $dear[$id] = $price / ($likely($own) * $evenness->of($plan));
             }
         }
         usort($possible, static fn (array $a, array $b): int => [$dear[$a[0]->id], $a[0]->id] <=> [$dear[$b[0]->id], $b[0]->id]);

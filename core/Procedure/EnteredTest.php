@@ -65,9 +65,12 @@ abstract readonly class EnteredTest implements Procedure
         return $this->entry[7];
     }
 
-    /** @param string $which what tells this plan from the others of the test, after a colon in its id */
-    final protected function plan(string $which, string $words, State $state, string $instrument, Connection $connection, ?float $minutes = null): TestPlan
+    /**
+     * @param string       $which  what tells this plan from the others of the test, after a colon in its id
+     * @param list<string> $beyond parts and cables on the far side of where it parts a circuit
+     */
+    final protected function plan(string $which, string $words, State $state, string $instrument, Connection $connection, ?float $minutes = null, array $beyond = []): TestPlan
     {
-        return new TestPlan("$this->slug:$which", $this, $words, new Measurement($state, Instruments::get($instrument), $connection), $minutes ?? $this->minutes());
+        return new TestPlan("$this->slug:$which", $this, $words, new Measurement($state, Instruments::get($instrument), $connection), $minutes ?? $this->minutes(), $beyond);
     }
 }

@@ -35,7 +35,7 @@ final readonly class InsulationHalves extends EnteredTest
             if (null === $earth) {
                 continue;
             }
-            foreach (self::partings($house, $circuit) as [$part, $cable, $words, $isIn]) {
+            foreach (self::partings($house, $circuit) as [$part, $cable, $words, $isIn, $beyond]) {
                 $ends = States::jointsAt($house, $cable, $part);
                 if (!isset($ends['L'], $ends['N'])) {
                     continue;
@@ -50,7 +50,7 @@ final readonly class InsulationHalves extends EnteredTest
                             $isIn === ('towards' === $side) => $ends[$pole],
                             default => self::landed($house, $cable, $pole, $part),
                         }, $poles);
-                        $plans[] = $this->plan("$circuit:$cable:".($isIn ? 'in:' : '')."$pair:$side", "Insulation $pair of {$house->circuits[$circuit]->name}, parted at {$house->parts[$part]->name} $words, $where", $state, 'insulation-tester', Connection::leads(...$leads), self::MINUTES);
+                        $plans[] = $this->plan("$circuit:$cable:".($isIn ? 'in:' : '')."$pair:$side", "Insulation $pair of {$house->circuits[$circuit]->name}, parted at {$house->parts[$part]->name} $words, $where", $state, 'insulation-tester', Connection::leads(...$leads), self::MINUTES, $beyond);
                     }
                 }
             }
@@ -59,27 +59,49 @@ final readonly class InsulationHalves extends EnteredTest
         return $plans;
     }
 
-    /** @return list<array{string, string, string, bool}> points at which a circuit can be parted, the cable that is lifted there, from what that parts it, and whether it comes in there */
+    /** @return list<array{string, string, string, bool, list<string>}> points at which a circuit can be parted, the cable that is lifted there, from what that parts it, whether it comes in there, and the parts and cables beyond */
     private static function partings(House $house, string $circuit): array
     {
+        $stops = LineMap::of($house, $circuit)['stops'];
+        $ring = Ring::of($house, $circuit);
+        $leg = null === $ring ? null : $ring->cables[\count($ring->cables) - 1];
         $partings = [];
-        foreach (LineMap::of($house, $circuit)['stops'] as $stop) {
+        foreach ($stops as $stop) {
             if (1 !== \count($stop['cables'])) {
                 continue;
             }
             [$cable] = $stop['cables'];
             $before = $house->parts[$stop['after'] ?? '']->name ?? 'the board';
+            // A ring's last leg is free at the board, and hangs on its last point.
+            $behind = self::behind($stops, $stop['part']);
+            $beyond = null !== $ring && \in_array($ring->points[\count($ring->points) - 1], $behind, true) ? [...$behind, (string) $leg] : $behind;
             if (null !== $stop['after']) {
-                $partings[] = [$stop['after'], $cable, "before {$house->parts[$stop['part']]->name}", false];
+                $partings[] = [$stop['after'], $cable, "before {$house->parts[$stop['part']]->name}", false, [$cable, ...$beyond]];
             }
-            $partings[] = [$stop['part'], $cable, "from the cable that comes from $before", true];
+            $partings[] = [$stop['part'], $cable, "from the cable that comes from $before", true, $beyond];
         }
-        $ring = Ring::of($house, $circuit);
         if (null !== $ring) {
-            $partings[] = [$ring->points[\count($ring->points) - 1], $ring->cables[\count($ring->cables) - 1], 'from the last leg', false];
+            $partings[] = [$ring->points[\count($ring->points) - 1], (string) $leg, 'from the last leg', false, [(string) $leg]];
         }
 
         return $partings;
+    }
+
+    /**
+     * @param list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}> $stops
+     *
+     * @return list<string> a point, and the points and cables that hang on it
+     */
+    private static function behind(array $stops, string $part): array
+    {
+        $behind = [$part];
+        foreach ($stops as $stop) {
+            if ($stop['after'] === $part) {
+                array_push($behind, ...$stop['cables'], ...self::behind($stops, $stop['part']));
+            }
+        }
+
+        return $behind;
     }
 
     /** @return list<string> the line of a ring's last leg at the board, where the ring itself is parted; its neutrals are all out there */

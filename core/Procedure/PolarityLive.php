@@ -4,10 +4,38 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
+
+/** Volts between the contacts of an outlet, and where a circuit leaves its board: what fails there comes from before it. */
 final readonly class PolarityLive extends SocketPairs
 {
+    private const PAIRS = [['L', 'N'], ['L', 'E'], ['N', 'E']];
+
     public function __construct()
     {
-        parent::__construct('polarity-live', 'voltmeter-high-z', [['L', 'N'], ['L', 'E'], ['N', 'E']], 'Volts');
+        parent::__construct('polarity-live', 'voltmeter-high-z', self::PAIRS, 'Volts');
+    }
+
+    public function plans(House $house): array
+    {
+        return [...parent::plans($house), ...$this->atWays($house)];
+    }
+
+    /** @return list<TestPlan> */
+    private function atWays(House $house): array
+    {
+        $plans = [];
+        foreach (States::circuits($house) as $circuit) {
+            $screws = array_filter(['L' => States::lineAtBoard($house, $circuit), 'N' => States::neutralAtBoard($house, $circuit), 'E' => States::earthAtBoard($house, $circuit)], is_string(...));
+            foreach (self::PAIRS as [$a, $b]) {
+                if (isset($screws[$a], $screws[$b])) {
+                    $plans[] = $this->plan("$circuit:$a-$b", "Volts {$a}–$b where {$house->circuits[$circuit]->name} leaves the board", State::resting($house), 'voltmeter-high-z', Connection::leads($screws[$a], $screws[$b]));
+                }
+            }
+        }
+
+        return $plans;
     }
 }

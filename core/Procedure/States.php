@@ -231,10 +231,21 @@ final class States
     /** Where the cpc of a circuit lands at the board; null for a circuit without one. */
     public static function earthAtBoard(House $house, string $circuit): ?string
     {
+        return self::landing($house, $circuit, 'E');
+    }
+
+    /** Where the neutral of a circuit lands at the board; null for a circuit without one. */
+    public static function neutralAtBoard(House $house, string $circuit): ?string
+    {
+        return self::landing($house, $circuit, 'N');
+    }
+
+    private static function landing(House $house, string $circuit, string $core): ?string
+    {
         $cables = $house->cables;
         ksort($cables);
         foreach ($cables as $cable) {
-            foreach ($cable->cores['E']->ends ?? [] as $terminal) {
+            foreach ($cable->cores[$core]->ends ?? [] as $terminal) {
                 if ($cable->circuit === $circuit && null !== $terminal && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {
                     return $terminal;
                 }

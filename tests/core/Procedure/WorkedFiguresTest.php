@@ -72,6 +72,8 @@ final class WorkedFiguresTest extends TestCase
     {
         yield 'supply L–N' => ['supply-polarity:service:L-N', 230.0];
         yield 'supply L–E' => ['supply-polarity:service:L-E', 230.0];
+        yield 'volts where a circuit leaves the board' => ['polarity-live:rad:L-N', 230.0];
+        yield 'the same before a break in the line' => ['polarity-live:rad:L-E', 230.0, ['open-line', 'rad-r1/L@1', 0.0]];
         yield 'external loop: 0.06 + 0.06' => ['ze:earthing', 0.12];
         yield 'external loop, TN-S: 0.06 + 0.3' => ['ze:earthing', 0.36, [], 'TN-S'];
         yield 'electrode by the loop: 73 + 2 + 0.06' => ['electrode-loop:earthing', 75.06, [], 'TT'];
