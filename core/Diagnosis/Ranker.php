@@ -27,34 +27,16 @@ final class Ranker
     /** Nats below the sound house from which on a fault that comes and goes was away in an episode. */
     private const ABSENT = -3.0;
 
-    private readonly Likelihood $likelihood;
+    private readonly FittedRows $rows;
 
     /** The house as surveyed, held against all that was read. */
     private readonly LikelihoodResult $sound;
 
-    /** @var array<string, LikelihoodResult> of rows fitted whole: the same rows give the same answer */
-    private array $whole = [];
-
-    /** @var array<string, LikelihoodResult> of rows beside the sound house's fit */
-    private array $near = [];
-
     /** @var array<string, list<LikelihoodResult>> by cause and severity, beside the sound house's fit or by a glance */
     private array $beside = [];
 
-    /** @var array<string, float> of rows: nats above the sound house that they could come to at most */
-    private array $hopes = [];
-
-    /** @var array<string, LikelihoodResult> of rows by what each reading says alone */
-    private array $alone = [];
-
-    /** @var array<string, list<array{string, array<int, int>}>> stem => by severity, the places of the rows that are not the sound house's, by place in the evidence, and a key of them */
-    private array $apart = [];
-
     /** @var array<string, array<string, non-empty-array<int, int>>> by kind */
     private array $episodes = [];
-
-    /** @var list<PredictionTable> by reading */
-    private readonly array $tables;
 
     /** Log of prior times likelihood of the likeliest cause so far. */
     private float $likeliest = -\INF;
@@ -63,12 +45,11 @@ final class Ranker
     private readonly int $latest;
 
     /** @param list<Evidence> $evidence in the one order */
-    private function __construct(private readonly array $evidence)
+    private function __construct(private readonly array $evidence, ?FittedRows $rows = null)
     {
-        $this->tables = array_map(static fn (Evidence $piece): PredictionTable => $piece->table(), $evidence);
         $this->latest = max([0, ...array_map(static fn (Evidence $piece): int => $piece->exposure->episode, $evidence)]);
-        $this->likelihood = new Likelihood($evidence);
-        $this->sound = $this->likelihood->sound();
+        $this->rows = $rows ?? new FittedRows($evidence);
+        $this->sound = $this->rows->sound;
     }
 
     /** @param list<Evidence> $evidence */
@@ -84,12 +65,9 @@ final class Ranker
      */
     public function among(array $evidence): self
     {
-        $ranker = self::of($evidence);
-        $ranker->whole = $this->whole;
-        $ranker->near = $this->near;
-        $ranker->hopes = $this->hopes;
+        $evidence = self::ordered($evidence);
 
-        return $ranker;
+        return new self($evidence, $this->rows->among($evidence));
     }
 
     /**
@@ -159,7 +137,7 @@ final class Ranker
     {
         $hopes = $ids = [];
         foreach ($hypotheses as $at => $hypothesis) {
-            $hopes[] = Hypothesis::ELSE === $hypothesis->id ? \INF : log($hypothesis->prior) + max([-\INF, ...array_map(fn (array $rows): float => $this->hope($rows[0], $rows[1]), $this->apart($hypothesis))]);
+            $hopes[] = Hypothesis::ELSE === $hypothesis->id ? \INF : log($hypothesis->prior) + max([-\INF, ...array_map(fn (array $rows): float => $this->rows->hope($rows[0], $rows[1]), $this->rows->apart($hypothesis))]);
             $ids[] = $hypothesis->id;
         }
         $order = array_keys($hypotheses);
@@ -232,13 +210,13 @@ final class Ranker
             $logs[$severity] = $this->sound->log - log(\count($results));
             $seen = [];
             // What no reading notices is as likely there as it was, whatever was read.
-            foreach ('' === $this->apart($hypothesis)[$severity][0] ? [] : $episodes as $own) {
+            foreach ('' === $this->rows->apart($hypothesis)[$severity][0] ? [] : $episodes as $own) {
                 $exposure = $this->evidence[min($own)]->exposure;
                 $presence = $exposure->presence($brings);
                 $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
                 [$log, $shares] = LogSum::of([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
                 $logs[$severity] += $log;
-                if ($exposure->episode === $this->latest && [] !== array_intersect_key($this->apart($hypothesis)[$severity][1], $own)) {
+                if ($exposure->episode === $this->latest && [] !== array_intersect_key($this->rows->apart($hypothesis)[$severity][1], $own)) {
                     $seen[] = $shares[0];
                 }
             }
@@ -271,17 +249,17 @@ final class Ranker
     /** @param array<int, int> $episode readings in which it is there */
     private function thereIn(Hypothesis $hypothesis, int $severity, array $episode, bool $whole): LikelihoodResult
     {
-        $apart = array_intersect_key($this->apart($hypothesis)[$severity][1], $episode);
+        $apart = array_intersect_key($this->rows->apart($hypothesis)[$severity][1], $episode);
 
-        return $whole ? $this->whole(self::key($apart), $apart) : $this->near(self::key($apart), $apart, self::ABSENT);
+        return $whole ? $this->rows->whole(FittedRows::key($apart), $apart) : $this->rows->near(FittedRows::key($apart), $apart, self::ABSENT);
     }
 
     /** @return list<LikelihoodResult> */
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
-        $apart = $this->apart($hypothesis);
+        $apart = $this->rows->apart($hypothesis);
         $hopeless = max($hypothesis->intermittent ? self::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
-        $near = $this->beside[$hypothesis->id] ??= array_map(fn (array $rows): LikelihoodResult => $this->near($rows[0], $rows[1], $hopeless), $apart);
+        $near = $this->beside[$hypothesis->id] ??= array_map(fn (array $rows): LikelihoodResult => $this->rows->near($rows[0], $rows[1], $hopeless), $apart);
         if (!$whole) {
             return $near;
         }
@@ -289,63 +267,7 @@ final class Ranker
         $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]);
         $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->whole($rows[0], $rows[1]), $near, $apart);
-    }
-
-    /** @return list<array{string, array<int, int>}> */
-    private function apart(Hypothesis $hypothesis): array
-    {
-        if (isset($this->apart[$hypothesis->stem])) {
-            return $this->apart[$hypothesis->stem];
-        }
-        $apart = array_fill(0, $hypothesis->severities(), []);
-        foreach ($this->tables as $at => $table) {
-            foreach ($table->noticed($hypothesis) as $severity => $place) {
-                if (PredictionTable::SOUND !== $place) {
-                    $apart[$severity][$at] = $place;
-                }
-            }
-        }
-        $keyed = [];
-        foreach ($apart as $places) {
-            $keyed[] = [self::key($places), $places];
-        }
-
-        return $this->apart[$hypothesis->stem] = $keyed;
-    }
-
-    /** @param array<int, int> $apart */
-    private static function key(array $apart): string
-    {
-        $key = '';
-        foreach ($apart as $at => $place) {
-            $key .= $at.':'.$place.',';
-        }
-
-        return $key;
-    }
-
-    /** @param array<int, int> $apart */
-    private function whole(string $key, array $apart): LikelihoodResult
-    {
-        return $this->whole[$key] ??= $this->likelihood->of($apart);
-    }
-
-    /**
-     * @param array<int, int> $apart
-     * @param float           $hopeless nats above the sound house up to which a glance will do
-     */
-    private function near(string $key, array $apart, float $hopeless): LikelihoodResult
-    {
-        $hope = $this->hope($key, $apart);
-
-        return $hope > $hopeless ? $this->near[$key] ??= $this->likelihood->near($apart, $hope) : $this->alone[$key] ??= $this->likelihood->glanced($apart);
-    }
-
-    /** @param array<int, int> $apart */
-    private function hope(string $key, array $apart): float
-    {
-        return $this->hopes[$key] ??= $this->likelihood->hope($apart);
+        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->rows->whole($rows[0], $rows[1]), $near, $apart);
     }
 
     private function best(Standing $standing): LikelihoodResult
