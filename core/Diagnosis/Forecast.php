@@ -179,7 +179,7 @@ final readonly class Forecast
      */
     private static function somethingElse(Outcomes $outcomes, Row $sound, ?array $again): array
     {
-        [$other, $share] = null === $again ? [$outcomes->broad(), Ranker::TOUCHED] : [$outcomes->of($again[0]), $again[1]];
+        [$other, $share] = null === $again ? [$outcomes->broad(), Unnamed::TOUCHED] : [$outcomes->of($again[0]), $again[1]];
 
         return array_map(static fn (float $other, float $sound): float => $share * $other + (1.0 - $share) * $sound, $other, $outcomes->of($sound));
     }

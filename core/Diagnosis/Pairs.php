@@ -17,8 +17,8 @@ use YellowProbe\Instrument\Measurement;
  */
 final class Pairs
 {
-    /** Of complaints with a fault, 82 in 100 have one and 14 two (typical values, T7). */
-    private const RATE = 14.0 / 82.0;
+    /** Of complaints with a fault, 82 in 100 have one and 14 two (typical values, T7): of two faults, beside the product of their rates. */
+    public const SECOND = 2.0 * 14.0 / 82.0;
 
     private const TAIL = 0.01;
     private const LEADING = 12;
@@ -163,7 +163,7 @@ final class Pairs
     {
         $isSurvey = FaultNature::Survey === $one->kind?->nature() || FaultNature::Survey === $other->kind?->nature();
 
-        return ($isSurvey ? 1.0 / $sound : 2.0 * self::RATE) * $one->prior * $other->prior;
+        return ($isSurvey ? 1.0 / $sound : self::SECOND) * $one->prior * $other->prior;
     }
 
     private static function priorOfSound(Ranking $singles): float

@@ -147,7 +147,7 @@ final class Planner
             foreach (Hypothesis::ELSE === $standing->hypothesis->id ? $ranking->evidence : [] as $at => $piece) {
                 $row = Repeated::row($piece);
                 if (null !== $row && $piece->repaired === $ranking->repaired) {
-                    $again[$piece->measurement->hash()] ??= [$row, min(1.0, Ranker::TOUCHED * $piece->display->broad($piece->reading) / exp($standing->each[$at]))];
+                    $again[$piece->measurement->hash()] ??= [$row, min(1.0, Unnamed::TOUCHED * $piece->display->broad($piece->reading) / exp($standing->each[$at]))];
                 }
             }
         }

@@ -9,9 +9,6 @@ use YellowProbe\Fault\Condition;
 /** Probability of every cause after everything that was read. The order of the evidence does not matter. */
 final class Ranker
 {
-    /** Share of readings that an unknown cause disturbs. */
-    public const TOUCHED = 0.3;
-
     /** From this probability on a cause deserves the whole fit. */
     private const COUNTS = 5e-3;
 
@@ -40,6 +37,9 @@ final class Ranker
 
     /** Log of prior times likelihood of the likeliest cause so far. */
     private float $likeliest = -\INF;
+
+    /** @var list<Hypothesis> what was the cause, perhaps, and is no longer there */
+    private array $repaired = [];
 
     /** The latest half hour in which something was read. */
     private readonly int $latest;
@@ -82,6 +82,7 @@ final class Ranker
     /** @param non-empty-list<Hypothesis> $hypotheses */
     public function ranked(array $hypotheses): Ranking
     {
+        $this->repaired = array_values(array_filter($hypotheses, static fn (Hypothesis $one): bool => $one->isRepaired && !$one->intermittent));
         $standings = $this->beside($hypotheses);
         $sum = self::weigh($standings);
         $fitted = [];
@@ -155,7 +156,7 @@ final class Ranker
     private function standing(Hypothesis $hypothesis, bool $whole): Standing
     {
         if (Hypothesis::ELSE === $hypothesis->id) {
-            return $this->somethingElse($hypothesis);
+            return $this->somethingElse($hypothesis, $whole);
         }
         $results = $this->bySeverity($hypothesis, $whole);
         if ($hypothesis->intermittent) {
@@ -167,29 +168,25 @@ final class Ranker
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $results[$best]->each, $shares);
     }
 
-    /**
-     * A cause nobody thought of leaves most readings as they should be and makes the rest anything: so it does not
-     * vanish because sound parts read sound, nor win by being vague.
-     */
-    private function somethingElse(Hypothesis $hypothesis): Standing
+    /** In the house as surveyed, or beside what was repaired: a second fault has no name as often as a first one. */
+    private function somethingElse(Hypothesis $hypothesis, bool $whole): Standing
     {
-        $each = $first = $touched = [];
-        foreach ($this->evidence as $at => $piece) {
-            $own = exp($this->sound->each[$at]);
-            $key = $piece->measurement->hash().implode(' ', $piece->repaired);
-            // What it disturbs it disturbs again: read once more there, it shows the same.
-            $other = isset($first[$key]) ? Repeated::probability($piece, $first[$key]) : $piece->display->broad($piece->reading);
-            $share = $touched[$key] ?? self::TOUCHED;
-            $probability = $share * $other + (1.0 - $share) * $own;
-            $touched[$key] = $share * $other / $probability;
-            $first[$key] ??= $piece;
-            $each[] = log($probability);
+        $unnamed = new Unnamed($this->evidence);
+        $houses = [[0.0, $this->sound]];
+        foreach ($this->repaired as $repaired) {
+            foreach ($results = $this->bySeverity($repaired, $whole) as $result) {
+                $houses[] = [log(Pairs::SECOND * $repaired->prior / \count($results)), $result];
+            }
         }
+        $logs = $each = [];
+        foreach ($houses as [$share, $house]) {
+            $each[] = $own = $unnamed->each($house);
+            $logs[] = $share + array_sum($own) + Unnamed::moved($house);
+        }
+        [$log, $shares] = LogSum::of($logs);
+        $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
-        // What it costs to move the shared factors is paid here as well as by the sound house.
-        $moved = $this->sound->log - array_sum($this->sound->each);
-
-        return new Standing($hypothesis, log($hypothesis->prior) + array_sum($each) + $moved, $each, [1.0]);
+        return new Standing($hypothesis, log($hypothesis->prior) + $log, $each[$best], [1.0]);
     }
 
     /**

@@ -60,7 +60,7 @@ final class Ranking
         $broad = $piece->display->broad($piece->reading);
         $doubt = 0.0;
         foreach ($this->standings as $standing) {
-            $anything = Hypothesis::ELSE === $standing->hypothesis->id ? Ranker::TOUCHED : $piece->blunder;
+            $anything = Hypothesis::ELSE === $standing->hypothesis->id ? Unnamed::TOUCHED : $piece->blunder;
             $doubt += $standing->probability * min(1.0, $anything * $broad / exp($standing->each[$at]));
         }
 

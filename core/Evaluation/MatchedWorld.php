@@ -7,7 +7,7 @@ namespace YellowProbe\Evaluation;
 use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
-use YellowProbe\Diagnosis\Ranker;
+use YellowProbe\Diagnosis\Unnamed;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\Factors;
@@ -52,7 +52,7 @@ final readonly class MatchedWorld implements World
     /** A cause without a name disturbs as many readings as the ranking expects of it. */
     public function blunder(Truth $truth, Instrument $instrument, Dice $dice): ?Shown
     {
-        return $dice->chance(null === $truth->hypothesis ? Ranker::TOUCHED : Likelihood::BLUNDER) ? self::anything($instrument, $dice) : null;
+        return $dice->chance(null === $truth->hypothesis ? Unnamed::TOUCHED : Likelihood::BLUNDER) ? self::anything($instrument, $dice) : null;
     }
 
     /**

@@ -24,7 +24,8 @@ final readonly class PairedWorld implements World
         $one = $showing[$dice->weighted($priors)];
         do {
             $other = $showing[$dice->weighted($priors)];
-        } while ($other->id === $one->id);
+            // Of two in one place, the joint that is open and has a resistance besides, one is no fault.
+        } while ([] !== array_intersect($one->site->things ?? [], $other->site->things ?? []));
         $faults = [];
         foreach ([$one, $other] as $fault) {
             $faults[$fault->repair] = MatchedWorld::change($surveyed, $fault, $dice) ?? throw new \LogicException("$fault->id changes nothing.");
