@@ -92,6 +92,28 @@ final class RepairsTest extends TestCase
         self::assertEqualsWithDelta($left(...$proved) / $before * $speaks, $left(...$there) / $mended(...$there), 0.01);
     }
 
+    public function testASecondFaultMayHaveNoNameEither(): void
+    {
+        // One fault that was repaired, its proof sound: what has no name leaves three readings in ten of the two and the proof as anything.
+        $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);
+        $proved = [...self::evidence($fault, ['plug-in-check:c.front', 'polarity-live:c.front:N-E'], []), ...self::evidence(null, ['polarity-live:c.front:N-E'], [self::REVERSED])];
+        $ranking = self::rank($proved, [self::REVERSED]);
+        $mended = array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => self::REVERSED === $standing->hypothesis->id))[0];
+        $else = array_values(array_filter($ranking->standings, static fn (Standing $standing): bool => Hypothesis::ELSE === $standing->hypothesis->id))[0];
+        $share = Pairs::SECOND * $else->hypothesis->prior;
+        foreach ($ranking->evidence as $at => $piece) {
+            $share *= (0.3 * $piece->display->broad($piece->reading) + 0.7 * exp($mended->each[$at])) / exp($mended->each[$at]);
+        }
+        self::assertGreaterThan(0.01, $share);
+        self::assertEqualsWithDelta($share, $else->probability / $mended->probability, 0.1 * $share, 'alone it would have to make a reversed pair of two readings');
+
+        // Asked for, it brings the complaint back as any other does: 0.85 to 0.03.
+        $back = self::rank([...$proved, self::tried(ComplaintTrial::THERE)], [self::REVERSED]);
+        $ratio = $back->probability(Hypothesis::ELSE) / $back->probability(self::REVERSED) / $share;
+        self::assertGreaterThan(15.0, $ratio);
+        self::assertLessThan(0.85 / 0.03 * 1.1, $ratio);
+    }
+
     public function testBeforeAnyRepairAComplaintThatShowsIsNoSoundHouse(): void
     {
         $evidence = self::tried(ComplaintTrial::THERE, []);
