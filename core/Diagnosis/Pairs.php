@@ -40,20 +40,25 @@ final class Pairs
         $ranker = Ranker::of($evidence);
         $singles = $ranker->ranked($hypotheses);
         $pairs = self::grown($singles);
-
-        if ([] === $pairs) {
+        $together = self::together($house, $singles);
+        if ([] === $pairs && [] === $together) {
             return $singles;
         }
-        // Each fault by itself says which pairs are worth working out: one may hide the other.
+        // Each fault by itself says which pairs are worth working out: one may hide the other. What two do at one place nobody can say before.
         $rough = $ranker->ranked([...$hypotheses, ...$pairs]);
+        $worked = [];
+        foreach ([...self::best($rough->standings), ...$together] as $pair) {
+            $worked[$pair->id] ??= $pair;
+        }
+        $others = array_filter($pairs, static fn (Hypothesis $pair): bool => !isset($worked[$pair->id]));
 
-        return $ranker->among(self::among($house, self::best($rough->standings), $evidence, $sketch))->ranked([...$hypotheses, ...$pairs]);
+        return $ranker->among(self::among($house, array_values($worked), $evidence, $sketch))->ranked([...$hypotheses, ...array_values($worked), ...array_values($others)]);
     }
 
     /** @return list<Hypothesis> */
     public static function grown(Ranking $singles): array
     {
-        $named = array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind && !$standing->hypothesis->intermittent && $standing->hypothesis->prior > 0.0));
+        $named = self::named($singles);
         $sound = self::priorOfSound($singles);
         $grown = self::second($named, $sound);
         if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
@@ -79,6 +84,25 @@ final class Pairs
         }
 
         return array_values($grown);
+    }
+
+    /** @return list<Hypothesis> pairs that may do at one place what neither does alone */
+    private static function together(House $house, Ranking $singles): array
+    {
+        $sound = self::priorOfSound($singles);
+        $pairs = [];
+        foreach (AtOnePlace::partners($house, $singles, self::named($singles)) as [$leader, $partner]) {
+            $pair = Hypothesis::pair(self::narrowed($leader, 1), self::narrowed($partner, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
+            $pairs[$pair->id] = $pair;
+        }
+
+        return array_values($pairs);
+    }
+
+    /** @return list<Standing> causes that a fault beside them makes a pair, likeliest first */
+    private static function named(Ranking $singles): array
+    {
+        return array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind && !$standing->hypothesis->intermittent && $standing->hypothesis->prior > 0.0));
     }
 
     /**
