@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Tests\Diagnosis;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\State;
+use YellowProbe\Procedure\Opened;
+
+/** When to stop testing, and what to do then. */
+final class StopTest extends Asked
+{
+    /** @return iterable<string, array{array{string, string}|null, list<string>, list<string>, list<StopAdvice>}> fault, tests, symptoms, advice */
+    public static function stops(): iterable
+    {
+        yield 'nothing known yet' => [null, [], ['residual-trip'], [StopAdvice::Test]];
+        // Reversed tails would read the same here: half a minute at another socket is cheaper than a wrong repair.
+        yield 'a reversed pair, seen at one socket' => [['line-neutral-reversed', 'c'], ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'polarity-live:c.front:L-E'], ['none'], [StopAdvice::Test]];
+        yield 'and the next socket right' => [['line-neutral-reversed', 'c'], ['plug-in-check:c.front', 'polarity-live:c.front:N-E', 'plug-in-check:b.front', 'polarity-live:a.front:L-E'], ['none'], [StopAdvice::Repair]];
+        yield 'a lost PEN' => [['lost-pen', 'service'], ['met-true-earth:loaded', 'met-true-earth:resting', 'earthing-current:earthing:on'], ['tingle'], [StopAdvice::Distributor, StopAdvice::Test]];
+    }
+
+    /**
+     * @param array{string, string}|null $fault
+     * @param list<string>               $tests
+     * @param list<string>               $symptoms
+     * @param list<StopAdvice>           $expected
+     */
+    #[DataProvider('stops')]
+    public function testWhenToStop(?array $fault, array $tests, array $symptoms, array $expected): void
+    {
+        $truth = null === $fault ? null : Fault::at(self::$house, $fault[0], $fault[1])->change(self::$house);
+        $ranking = self::ranked($truth, $tests, $symptoms);
+        $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
+        self::assertContains($stop->advice, $expected);
+        self::assertNotSame('', $stop->advice->words());
+        self::assertTrue(StopAdvice::Test !== $stop->advice || $stop->savesMinutes > 0.0 || $stop->lossMinutes > 20.0, 'a test that is asked for takes away more loss than it costs, while little can be lost');
+    }
+
+    public function testAPlaceThatIsNotKnownCostsOpenings(): void
+    {
+        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, two hours each, on top of a wrong repair: more is lost than a repair may.
+        $space = self::space(['none']);
+        $of = static function (string $id, float $probability) use ($space): Standing {
+            foreach ($space as $hypothesis) {
+                if ($hypothesis->id === $id) {
+                    $standing = new Standing($hypothesis, log($probability), [], [1.0]);
+                    $standing->probability = $probability;
+
+                    return $standing;
+                }
+            }
+            self::fail($id);
+        };
+        $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
+        $stop = Stop::advised($ranking, []);
+        self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 120.0, $stop->lossMinutes, 1e-9);
+        self::assertSame(StopAdvice::Swap, $stop->advice);
+        self::assertSame(StopAdvice::Repair, Stop::advised(new Ranking([$of('line-neutral-reversed|a', 0.85), $of('line-neutral-reversed|b', 0.1), $of(Hypothesis::SOUND, 0.05)], []), [])->advice);
+
+        // One cause in several places, none of them likely: nobody swaps them all. The same weight at one place is a swap worth trying.
+        $joints = array_values(array_filter($space, static fn (Hypothesis $hypothesis): bool => str_starts_with($hypothesis->id, 'high-resistance-joint|') && !$hypothesis->intermittent));
+        $places = [];
+        foreach ($joints as $joint) {
+            $places[implode(' ', $joint->site->places ?? [])] ??= $joint->id;
+        }
+        $places = array_values($places);
+        self::assertGreaterThanOrEqual(4, \count($places));
+        $rest = [$of(Hypothesis::SOUND, 0.2), $of(Hypothesis::ELSE, 0.1)];
+        $spread = array_map(static fn (string $id): Standing => $of($id, 0.7 / \count($places)), $places);
+        self::assertSame(StopAdvice::LookAgain, Stop::advised(new Ranking([...$spread, ...$rest], []), [])->advice);
+        self::assertSame(StopAdvice::Swap, Stop::advised(new Ranking([$of($places[0], 0.7), ...$rest], []), [])->advice);
+    }
+
+    public function testWithoutATestThatTellsOnlyARepairWill(): void
+    {
+        $ranking = self::ranked(Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house), ['plug-in-check:c.front'], ['none']);
+        $stop = Stop::advised($ranking, []);
+        self::assertSame(-\INF, $stop->savesMinutes);
+        self::assertContains($stop->advice, [StopAdvice::Swap, StopAdvice::Repair]);
+    }
+}
