@@ -38,9 +38,13 @@ test('finding a point, what the next lead would show, the map larger, and the sh
     await page.getByRole('radio', { name: 'Volts' }).click();
     await page.keyboard.press('f');
     await page.keyboard.type('Bay window');
-    await expect(page.getByRole('button', { name: 'Lead A on Bay window · L', exact: true })).toBeVisible();
+    const earth = page.getByRole('button', { name: /^Lead [AB] on Bay window · E$/ });
+    await expect(earth).toBeVisible();
+    const bare = await earth.boundingBox();
     await page.getByRole('button', { name: 'Lead A on Bay window · L', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Lead B on Bay window · N', exact: true })).toContainText(/22\d V/);
+    // What it would show arrives while a finger is on its way: nothing may move from under it.
+    expect(await earth.boundingBox()).toEqual(bare);
     const map = page.getByRole('group', { name: 'Line map of the house' });
     const before = (await map.boundingBox())?.width ?? 0;
     await page.getByRole('button', { name: 'Map larger' }).click();

@@ -68,7 +68,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                 }}
             >
                 {!inRun && <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />}
-                <div className="flex flex-wrap items-center justify-between gap-x-3">
+                <div className="flex min-h-11 flex-wrap items-center justify-between gap-x-3">
                     <p className="min-h-6 break-words">
                     {offMap ? 'At a point the map does not hold yet' : words.length === 0 ? `Tap a point, then ${instrument.slug === 'device-watch' ? 'the device that tripped or held' : instrument.leads.length === 0 ? 'what to clamp' : `the terminals for ${instrument.leads.join(' and ')}`}${instrument.acts ? ', and the device it acts on' : ''}.` : words.join('  →  ')}
                     </p>

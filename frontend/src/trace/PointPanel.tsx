@@ -38,14 +38,15 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     return (
         <div className="flex min-h-14 shrink-0 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
             {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
+            {/* Room for what the lead would show is kept from the start: a terminal must not move from under the finger when it arrives. */}
             {instrument.leads.length > 0 &&
                 terminals.map((terminal) => {
                     const on = probes.find((probe) => probe.terminal === terminal.id);
                     return (
-                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`min-h-11 min-w-11 rounded-sm border px-2.5 ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
+                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`rounded-sm border px-1.5 ${instrument.leads.length === 2 ? 'min-h-13 min-w-19' : 'min-h-11 min-w-11'} ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
                             {on ? `${on.lead}: ` : ''}
                             {chip(terminal, stop?.kind)}
-                            {!on && reach?.[terminal.id] !== undefined && <span className="block max-w-20 truncate font-mono text-xs" title={reach[terminal.id]}>{reach[terminal.id]}</span>}
+                            {!on && reach?.[terminal.id] !== undefined && <span className="block max-w-16 truncate font-mono text-xs" title={reach[terminal.id]}>{reach[terminal.id]}</span>}
                         </button>
                     );
                 })}
@@ -56,12 +57,12 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                     </button>
                 ))}
             {controls.length > 0 && (
-                <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+                <Button look="quiet" className="px-2" aria-expanded={open} onClick={() => setOpen(!open)}>
                     Switch, lift here{moved > 0 ? ` (${moved})` : ''}
                 </Button>
             )}
             {(stop ?? way) && (
-                <Button look="quiet" onClick={() => onTwoStates(stop?.name ?? way?.name ?? '')}>
+                <Button look="quiet" className="px-2" onClick={() => onTwoStates(stop?.name ?? way?.name ?? '')}>
                     In two states
                 </Button>
             )}
