@@ -55,6 +55,9 @@ final class Likelihood
     /** @var array<int, array<int, Term>> the same, straightened at the fit of the house as surveyed */
     private array $straight = [];
 
+    /** @var array<int, array<int, float>> log-probability with the factors as the house as surveyed has them, by reading and place of the row */
+    private array $there = [];
+
     private readonly LikelihoodResult $sound;
 
     /** @var list<float> nats by which each reading suits the house as surveyed better once what all readings say of the factors is known */
@@ -159,7 +162,7 @@ final class Likelihood
             return $this->sound;
         }
         $changed = $this->changed($apart);
-        $slight = $this->slight($changed);
+        $slight = $this->slight($apart, $changed);
         $straight = null === $slight ? $this->straight($apart, $changed) : [];
         // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
         $most = null === $slight ? $this->sound->log + ($hope ?? $this->hope($apart)) + $this->regained($this->fit->freed($straight)) : null;
@@ -178,7 +181,7 @@ final class Likelihood
     {
         $nats = $most = $farthest = 0.0;
         foreach ($this->changed($apart) as $i => $term) {
-            $free = max($term->log, $this->factorFit->log($i, $term, $this->theta));
+            $free = max($term->log, $this->there($i, $apart[$i], $term));
             $nats += $free - $this->sound->each[$i];
             $deviations = $this->cells[$i]->deviations($term);
             $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
@@ -209,26 +212,32 @@ final class Likelihood
     /**
      * With the factors where the house as surveyed has them; null where the readings would differ so much that these move.
      *
+     * @param array<int, int>  $apart
      * @param array<int, Term> $changed
      *
      * @return array{float, array<int, float>}|null
      */
-    private function slight(array $changed): ?array
+    private function slight(array $apart, array $changed): ?array
     {
         $each = [];
         $log = $this->sound->log;
-        $apart = 0.0;
+        $nats = 0.0;
         foreach ($changed as $i => $term) {
-            $each[$i] = $own = $this->factorFit->log($i, $term, $this->theta);
+            $each[$i] = $own = $this->there($i, $apart[$i], $term);
             $log += $own - $this->sound->each[$i];
             // And as much with the factors free: another fit may suit the cause where the sound house strains.
-            $apart += max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
-            if ($apart > self::SLIGHT) {
+            $nats += max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
+            if ($nats > self::SLIGHT) {
                 return null;
             }
         }
 
         return [$log, $each];
+    }
+
+    private function there(int $i, int $place, Term $term): float
+    {
+        return $this->there[$i][$place] ??= $this->factorFit->log($i, $term, $this->theta);
     }
 
     /**

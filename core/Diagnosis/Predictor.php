@@ -19,7 +19,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '27';
+    public const VERSION = '28';
 
     /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
@@ -55,7 +55,7 @@ final class Predictor
             return self::tried($hypotheses);
         }
         $display = new Display($measurement->instrument);
-        $base = self::bench($house, $measurement, new Factors());
+        $base = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
         $spreads = Dependence::spreads($house, $measurement);
         if ($sketched || \count($hypotheses) >= self::MANY) {
             $base->prepare();
@@ -64,32 +64,35 @@ final class Predictor
         [$spreads, $bent] = Dependence::telling($display, self::placed($display, $base->read(), [], 0.0), $base, $spreads, $measurement->circuits($house));
         $probe = null;
         if ($sketched) {
-            $sound = self::placed($display, $base->read(), self::leaning($house, $measurement, $display, $base, $spreads), 0.0);
+            $sound = self::placed($display, $base->read(), self::leaning($display, $base, $spreads), 0.0);
         } else {
             foreach ($spreads as $factor => $spread) {
-                $shifted[$factor] = self::bench($house, $measurement, new Factors([$factor => $spread]));
+                $shifted[$factor] = $base->off(new Factors([$factor => $spread]));
                 if (\count($hypotheses) >= self::MANY) {
                     // Asked only of what the tester notices.
                     $shifted[$factor]->prepare(false);
                 }
             }
-            $probe = Probe::of($house, $measurement, \count($hypotheses) >= self::MANY);
-            [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => self::bench($house, $measurement, new Factors($logs))->read());
+            $probe = Probe::of($house, $base, \count($hypotheses) >= self::MANY);
+            [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => $base->off(new Factors($logs))->read());
             $bent = hypot($bent, $curved);
             $sound = self::row($display, $base->read(), $shifted, null, $bent);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
         $known = new \SplObjectStorage();
         $changes = Changes::in($house);
+        $row = static fn (?Change $change, ?Row $between = null): Row => null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent, $probe, $between);
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
             if (Hypothesis::ELSE === $hypothesis->id || isset($rows[$hypothesis->stem])) {
                 continue;
             }
-            foreach ($changes->of($hypothesis) as $change) {
-                $rows[$hypothesis->stem][] = null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent, $probe);
+            $list = $changes->of($hypothesis);
+            if ([] === $list) {
+                continue;
             }
-            if ($display->isLine() && isset($rows[$hypothesis->stem])) {
+            $rows[$hypothesis->stem] = [] === $hypothesis->both ? Steps::rows($list, $row) : array_map($row, $list);
+            if ($display->isLine()) {
                 $rows[$hypothesis->stem] = Between::rows($rows[$hypothesis->stem], array_map(static fn (Hypothesis $fault): int => $fault->severities(), [] === $hypothesis->both ? [$hypothesis] : $hypothesis->both), $sound);
             }
         }
@@ -139,18 +142,14 @@ final class Predictor
         return $tails;
     }
 
-    private static function bench(House $house, Measurement $measurement, Factors $factors): Bench
-    {
-        return new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, $factors);
-    }
-
     /**
      * Most causes leave most readings alone. Such a row is the sound house's own, so that tables stay small and the
      * ranking weighs it once; one that hardly moves the reading moves with the factors as the sound house does.
      *
      * @param array<string, Bench> $shifted
+     * @param Row|null             $between of a step between two that move alike: how it moves
      */
-    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent, ?Probe $probe): Row
+    private static function faulted(Display $display, Shown $shown, array $shifted, Change $change, Row $sound, bool $sketched, float $bent, ?Probe $probe, ?Row $between): Row
     {
         if ($shown->kind === $sound->shown->kind && self::isAsNoisy($display, $shown, $sound->shown)) {
             $apart = Unit::Pattern === $display->instrument->unit()
@@ -166,6 +165,9 @@ final class Predictor
         $near = exp(-abs($display->z($shown->value) - $sound->z));
         if ($sketched) {
             return self::placed($display, $shown, $sound->moves, $near * $bent);
+        }
+        if (null !== $between && $shown->kind === $between->shown->kind) {
+            return new Row($shown, $display->z($shown->value), $between->sigma, $between->moves);
         }
         $row = self::row($display, $shown, $shifted, $change, $near * $bent);
         if (null === $probe || 1.0 - $near < self::FAR || !self::isNumber($display, $shown)) {
@@ -214,12 +216,12 @@ final class Predictor
      *
      * @return array<string, float>
      */
-    private static function leaning(House $house, Measurement $measurement, Display $display, Bench $base, array $spreads): array
+    private static function leaning(Display $display, Bench $base, array $spreads): array
     {
         $sound = $base->read();
         $moves = self::gain($display, $sound);
         foreach (self::isNumber($display, $sound) ? $spreads : [] as $factor => $spread) {
-            $other = $base->leaning($factor, $spread) ?? self::bench($house, $measurement, new Factors([$factor => $spread]))->read();
+            $other = $base->leaning($factor, $spread) ?? $base->off(new Factors([$factor => $spread]))->read();
             if (ShownKind::Nothing !== $other->kind) {
                 $moves[$factor] = $display->z($other->value) - $display->z($sound->value);
             }

@@ -8,7 +8,6 @@ use YellowProbe\Fault\Change;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Bench;
-use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ShownKind;
 
 /**
@@ -29,7 +28,7 @@ final readonly class Probe
     }
 
     /** @param bool $isPrepared whether so many causes will be asked for that one more elimination is worth it */
-    public static function of(House $house, Measurement $measurement, bool $isPrepared): self
+    public static function of(House $house, Bench $base, bool $isPrepared): self
     {
         // What comes from outside is followed along its own curve: up, where its move is exact.
         $all = Factors::spreads($house);
@@ -41,7 +40,7 @@ final readonly class Probe
                 $signs[$factor] = 0 === intdiv($at, $run) % 2 ? 1.0 : -1.0;
                 $off[$factor] = $signs[$factor] * $spreads[$factor];
             }
-            $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, new Factors($off));
+            $bench = $base->off(new Factors($off));
             if ($isPrepared) {
                 $bench->prepare(false);
             }

@@ -37,6 +37,12 @@ final readonly class Factors
         return http_build_query($this->logs);
     }
 
+    /** @return array{string, float}|null the factor and its logarithm where there is no more than one */
+    public function single(): ?array
+    {
+        return 1 === \count($this->logs) ? [array_key_first($this->logs), array_sum($this->logs)] : null;
+    }
+
     public function times(string $factor): float
     {
         return exp($this->logs[$factor] ?? 0.0);

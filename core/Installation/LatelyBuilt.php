@@ -17,7 +17,12 @@ final class LatelyBuilt
     /** The same as {@see HouseNetwork::build()}. */
     public static function network(House $house, State $state, Excitation $excitation, Factors $factors): Network
     {
-        return self::kept($house, "whole {$excitation->key()} {$factors->key()} {$state->hash()}", static fn (): Network => HouseNetwork::build($house, $state, $excitation, $factors));
+        return self::kept($house, "whole {$excitation->key()} {$factors->key()} {$state->hash()}", static function () use ($house, $state, $excitation, $factors): Network {
+            $single = $factors->single();
+            $changed = null === $single ? null : self::network($house, $state, $excitation, new Factors())->renumbered(self::touched($house, $state, $excitation, ...$single));
+
+            return $changed ?? HouseNetwork::build($house, $state, $excitation, $factors);
+        });
     }
 
     /** The same as {@see HouseNetwork::touched()}. */
@@ -30,8 +35,8 @@ final class LatelyBuilt
     private static function kept(House $house, string $key, \Closure $build): Network
     {
         $kept = self::$kept ??= new \WeakMap();
+        $network = $kept[$house][$key] ?? $build(); // which may keep what it is built from
         $networks = $kept[$house] ?? [];
-        $network = $networks[$key] ?? $build();
         // What was asked for last stands last.
         unset($networks[$key]);
         $networks[$key] = $network;

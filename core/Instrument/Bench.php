@@ -51,12 +51,12 @@ final class Bench
     /** @var array<string, PortNetwork> the ports last asked for: severities of one fault share them */
     private array $ports = [];
 
-    /** @param self|null $beside the same tester in the same house and state, its leads elsewhere: what it has worked out is used again */
+    /** @param self|null $beside the same tester in the same house and state, its leads elsewhere or some factors off: what it has worked out is used again */
     public function __construct(private readonly House $house, private readonly State $state, private readonly Instrument $instrument, private readonly Connection $connection, private readonly Factors $factors = new Factors(), ?self $beside = null)
     {
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
-        $this->network = $beside->network ?? LatelyBuilt::network($house, $state, $this->excitation, $factors);
+        $this->network = $factors === $beside?->factors ? $beside->network : LatelyBuilt::network($house, $state, $this->excitation, $factors);
         $this->passing = new Passing($house, $instrument, $connection, $factors, $this->supply);
         $this->jaw = new Jaw($house, $this->network, $connection->around);
         $leads = [];
@@ -70,13 +70,20 @@ final class Bench
         $volts = $this->excitation->directVolts;
         $this->thresholds = array_values(array_filter($this->network->thresholds, static fn (array $threshold): bool => $threshold[2] < $volts));
         $datum = [] === $leads ? $this->network->node(HouseNetwork::GROUND) : $leads[\count($leads) - 1];
-        $this->elimination = $datum === $beside?->elimination->datum ? $beside->elimination : Elimination::of($this->network, $datum, $this->testPorts());
+        $alike = $datum === $beside?->elimination->datum ? $beside->elimination : null;
+        $this->elimination = $this->network === $alike?->network ? $alike : $alike?->like($this->network) ?? Elimination::of($this->network, $datum, $this->testPorts());
     }
 
     /** The same tester in the same house, its leads elsewhere. */
     public function moved(Connection $connection): self
     {
         return new self($this->house, $this->state, $this->instrument, $connection, $this->factors, $this);
+    }
+
+    /** The same tester where it is, with factors of the survey off. */
+    public function off(Factors $factors): self
+    {
+        return new self($this->house, $this->state, $this->instrument, $this->connection, $factors, $this);
     }
 
     /**

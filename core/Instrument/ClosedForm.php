@@ -18,7 +18,7 @@ use YellowProbe\Network\PortNetwork;
 final readonly class ClosedForm
 {
     /** What rounding may be of a reading, and from which volts, amperes and shares on. */
-    private const UNSEEN = 1e-7;
+    private const UNSEEN = 1e-5;
     private const FROM = 1e-3;
 
     /** Of an impedance, or of the product of two: below it too few digits are left of a difference. */

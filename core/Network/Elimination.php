@@ -26,6 +26,8 @@ final class Elimination
     /** @var array<int, list<int>> */
     private array $kids = [];
 
+    private ?SelectedInverse $inverse = null;
+
     /** @param list<int> $order every node but the datum */
     private function __construct(public readonly Network $network, public readonly int $datum, private readonly array $order)
     {
@@ -48,6 +50,20 @@ final class Elimination
     public static function of(Network $network, int $datum, array $last = []): self
     {
         return new self($network, $datum, EliminationOrder::of($network, $datum, $last));
+    }
+
+    /** The same of a network with other numbers, in the same order; null where its branches are not between the same nodes. */
+    public function like(Network $network): ?self
+    {
+        if ($network->from !== $this->network->from || $network->to !== $this->network->to) {
+            return null;
+        }
+        $like = new self($network, $this->datum, $this->order);
+        if ($network->yRe === $this->network->yRe && $network->yIm === $this->network->yIm) {
+            $like->inverse = $this->inverse; // the sources alone differ
+        }
+
+        return $like;
     }
 
     /**
@@ -99,7 +115,7 @@ final class Elimination
 
     public function inverse(): SelectedInverse
     {
-        return new SelectedInverse($this->position, $this->fronts, $this->order);
+        return $this->inverse ??= new SelectedInverse($this->position, $this->fronts, $this->order);
     }
 
     /**

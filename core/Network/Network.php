@@ -109,6 +109,25 @@ final readonly class Network
         return new self($this->nodeCount, $from, $to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $elements + $added, $incident, $this->thresholds);
     }
 
+    /**
+     * The same nodes and branches, with the numbers that some elements have in another network.
+     *
+     * @return self|null null when one of them is not here
+     */
+    public function renumbered(self $other): ?self
+    {
+        [$yRe, $yIm, $jRe, $jIm] = [$this->yRe, $this->yIm, $this->jRe, $this->jIm];
+        foreach ($other->elements as $element => $theirs) {
+            $own = $this->elements[$element] ?? null;
+            if (null === $own) {
+                return null;
+            }
+            [$yRe[$own], $yIm[$own], $jRe[$own], $jIm[$own]] = [$other->yRe[$theirs], $other->yIm[$theirs], $other->jRe[$theirs], $other->jIm[$theirs]];
+        }
+
+        return new self($this->nodeCount, $this->from, $this->to, $yRe, $yIm, $jRe, $jIm, $this->nodes, $this->elements, $this->incident, $this->thresholds);
+    }
+
     /** The same network with all its sources at rest and 1 A driven from one node into another through a very thin branch. */
     public function drivenBetween(int $from, int $into): self
     {

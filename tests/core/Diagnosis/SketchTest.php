@@ -15,6 +15,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\LatelyBuilt;
 use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Bench;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
@@ -45,8 +46,7 @@ final class SketchTest extends TestCase
         $state = State::resting($house);
         foreach (['supply', 'outside', 'volts', 'insulation', 'leakage', 'load', 'length:'.array_key_first($house->circuits)] as $factor) {
             $plain = HouseNetwork::build($house, $state, Excitation::mains());
-            $whole = LatelyBuilt::network($house, $state, Excitation::mains(), new Factors([$factor => 0.3]));
-            self::assertSame($whole, LatelyBuilt::network($house, $state, Excitation::mains(), new Factors([$factor => 0.3])), 'built once');
+            $whole = HouseNetwork::build($house, $state, Excitation::mains(), new Factors([$factor => 0.3]));
             $touched = LatelyBuilt::touched($house, $state, Excitation::mains(), $factor, 0.3);
             $changed = 0;
             foreach ($whole->elements as $element => $branch) {
@@ -63,6 +63,51 @@ final class SketchTest extends TestCase
             }
             self::assertGreaterThan(0, $changed, $factor);
         }
+    }
+
+    public function testANetworkThatIsKeptIsTheOneThatIsBuilt(): void
+    {
+        foreach (Houses::varied() as $house) {
+            $state = State::resting($house);
+            foreach ([Excitation::mains(), Excitation::direct(500.0)] as $excitation) {
+                foreach ([[], ...array_map(static fn (string $factor): array => [$factor => 0.3], array_keys(Factors::spreads($house))), ['supply' => 0.2, 'load' => -0.1]] as $off) {
+                    $kept = LatelyBuilt::network($house, $state, $excitation, new Factors($off));
+                    self::assertEquals(HouseNetwork::build($house, $state, $excitation, new Factors($off)), $kept, $house->name.json_encode($off));
+                    self::assertSame($kept, LatelyBuilt::network($house, $state, $excitation, new Factors($off)), 'built once');
+                }
+            }
+        }
+    }
+
+    public function testATesterReadsWithFactorsOffAsOneThatBeginsThere(): void
+    {
+        $moved = 0;
+        foreach (Houses::varied() as $at => $house) {
+            $spreads = Factors::spreads($house);
+            foreach (TestCatalogue::plans($house) as $id => $plan) {
+                if (0 !== ($at + crc32($id)) % 97) {
+                    continue;
+                }
+                $measurement = $plan->measurement;
+                $base = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
+                $base->prepare();
+                foreach ([...array_map(static fn (string $factor): array => [$factor => $spreads[$factor]], array_keys($spreads)), $spreads] as $off) {
+                    $anew = (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection, new Factors($off)))->read();
+                    $beside = $base->off(new Factors($off));
+                    foreach ([false, true] as $isPrepared) {
+                        if ($isPrepared) {
+                            $beside->prepare();
+                        }
+                        self::assertSame($anew->kind, $beside->read()->kind, $id);
+                        if (is_finite($anew->value)) {
+                            self::assertEqualsWithDelta($anew->value, $beside->read()->value, 1e-9 + 1e-6 * abs($anew->value), $id.json_encode($off));
+                        }
+                    }
+                    $moved += $anew->value !== $base->read()->value ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(60, $moved, 'factors moved something');
     }
 
     public function testATableThatWasKeptIsTheTable(): void

@@ -169,7 +169,7 @@ final class InfluenceTest extends TestCase
                 $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
                 $prepared = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
                 $prepared->prepare(false);
-                self::assertEqualsWithDelta($bench->read()->value, $prepared->read()->value, 1e-9 + 1e-6 * $bench->read()->value, $id);
+                self::assertEqualsWithDelta($bench->read()->value, $prepared->read()->value, 1e-9 + 1e-5 * $bench->read()->value, $id);
                 // What an ohmmeter shows is not read below a ten-thousandth of its last digit.
                 $least = $measurement->instrument instanceof DirectOhmmeter ? 1e-4 * $measurement->instrument->scale()->finest() : 1e-9;
                 foreach (FaultCatalogue::all() as $kind) {
@@ -178,10 +178,10 @@ final class InfluenceTest extends TestCase
                         [$one, $other] = [$bench->read($change), $prepared->read($change)];
                         self::assertSame($one->kind, $other->kind, "$id {$kind->slug()} $site->id");
                         if (is_finite($one->value)) {
-                            self::assertEqualsWithDelta($one->value, $other->value, $least + 1e-6 * $one->value, "$id {$kind->slug()} $site->id");
+                            self::assertEqualsWithDelta($one->value, $other->value, $least + 1e-5 * $one->value, "$id {$kind->slug()} $site->id");
                         }
                         foreach ($one->levels as $at => $level) {
-                            self::assertEqualsWithDelta($level, $other->levels[$at], 1e-7 + 1e-6 * $level, "$id {$kind->slug()} $site->id");
+                            self::assertEqualsWithDelta($level, $other->levels[$at], 1e-7 + 1e-5 * $level, "$id {$kind->slug()} $site->id");
                         }
                         $quick += $one != $other ? 1 : 0;
                     }
