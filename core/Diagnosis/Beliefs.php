@@ -43,6 +43,17 @@ final readonly class Beliefs
         return new self(array_values($atoms), array_values($groups), array_map(static fn (float $weight): float => $weight / $sum, array_values($weights)));
     }
 
+    /** Bits that a test would tell which settled what is to be repaired. */
+    public function openBits(): float
+    {
+        $shares = array_fill(0, \count($this->groups), 0.0);
+        foreach ($this->groups as $at => $group) {
+            $shares[$group] += $this->weights[$at];
+        }
+
+        return array_sum(array_map(static fn (float $share): float => $share > 0.0 ? -$share * log($share, 2.0) : 0.0, $shares));
+    }
+
     /** @param list<float> $weights */
     public function weighed(array $weights): self
     {

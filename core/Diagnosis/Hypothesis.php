@@ -27,6 +27,9 @@ final readonly class Hypothesis
     /** What the id of a fault that comes and goes ends in. */
     private const AT_TIMES = '|at-times';
 
+    /** What stands before the severities that count, in the stem of a pair. */
+    private const SEVERITIES = '#';
+
     /** What has to be repaired: alike for the forms of one fault, whatever the survey got wrong beside it. */
     public string $repair;
 
@@ -82,17 +85,27 @@ final readonly class Hypothesis
             $one->site?->words.', and '.lcfirst($other->words()),
         );
 
-        return new self("$one->id&$other->id", "$one->id&$other->id", $left[0]->kind ?? $one->kind, $site, $prior, false, [$one, $other]);
+        return new self("$one->id&$other->id", self::narrow($one).'&'.self::narrow($other), $left[0]->kind ?? $one->kind, $site, $prior, false, [$one, $other]);
+    }
+
+    /** Other severities of the same pair show other rows: what is kept of it must not be mixed. */
+    private static function narrow(self $half): string
+    {
+        return $half->id.([] === $half->severities ? '' : self::SEVERITIES.implode(',', $half->severities));
     }
 
     /**
-     * The repairs that a cause of this id asks for, one for each of its faults.
+     * The repairs that a cause of this id or stem asks for, one for each of its faults.
      *
      * @return list<string>
      */
     public static function repairsOf(string $id): array
     {
-        return array_map(static fn (string $one): string => str_ends_with($one, self::AT_TIMES) ? substr($one, 0, -\strlen(self::AT_TIMES)) : $one, explode('&', $id));
+        return array_map(static function (string $one): string {
+            $one = explode(self::SEVERITIES, $one)[0];
+
+            return str_ends_with($one, self::AT_TIMES) ? substr($one, 0, -\strlen(self::AT_TIMES)) : $one;
+        }, explode('&', $id));
     }
 
     /**

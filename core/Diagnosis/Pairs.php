@@ -86,13 +86,13 @@ final class Pairs
         return array_values($grown);
     }
 
-    /** @return list<Hypothesis> pairs that may do at one place what neither does alone */
+    /** @return list<Hypothesis> pairs that may do together what neither does alone */
     private static function together(House $house, Ranking $singles): array
     {
         $sound = self::priorOfSound($singles);
         $pairs = [];
-        foreach (AtOnePlace::partners($house, $singles, self::named($singles)) as [$leader, $partner]) {
-            $pair = Hypothesis::pair(self::narrowed($leader, 1), self::narrowed($partner, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
+        foreach (MadeTogether::partners($house, $singles, self::named($singles)) as [$leader, $partner, $severity]) {
+            $pair = Hypothesis::pair(self::narrowed($leader, 1), self::beside($partner->hypothesis, $severity, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
             $pairs[$pair->id] = $pair;
         }
 
@@ -158,7 +158,7 @@ final class Pairs
             $piece->id,
             $piece->measurement,
             $piece->reading,
-            static fn (): PredictionTable => $piece->table()->with($sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs])),
+            static fn (): PredictionTable => $piece->table()->with(PairRows::of($piece->table(), $sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs]), $pairs)),
             $piece->where,
             $piece->exposure,
             $piece->blunder,
@@ -204,8 +204,11 @@ final class Pairs
     /** The likeliest severity and so many steps beside it: what else was read does not change much which it is. */
     private static function narrowed(Standing $standing, int $steps): Hypothesis
     {
-        $at = $standing->likeliestSeverity();
+        return self::beside($standing->hypothesis, $standing->likeliestSeverity(), $steps);
+    }
 
-        return $standing->hypothesis->narrowed(range(max(0, $at - $steps), min(\count($standing->hypothesis->ohms()) - 1, $at + $steps)));
+    private static function beside(Hypothesis $hypothesis, int $severity, int $steps): Hypothesis
+    {
+        return $hypothesis->narrowed(range(max(0, $severity - $steps), min(\count($hypothesis->ohms()) - 1, $severity + $steps)));
     }
 }

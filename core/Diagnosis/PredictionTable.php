@@ -82,6 +82,14 @@ final readonly class PredictionTable
         return isset($this->quiet[$hypothesis->stem]) ? [] : $this->places($hypothesis);
     }
 
+    /** @return list<array{Row, Row}> what each fault of a pair shows by itself, by severity of the pair; none where one was not worked out */
+    public function halves(Hypothesis $pair): array
+    {
+        [$one, $other] = $pair->both + [$pair, $pair];
+
+        return $this->has($one) && $this->has($other) ? array_map(fn (array $places): array => array_map($this->rows->row(...), $places), $this->eachWithEach($one, $other)) : [];
+    }
+
     public function sound(): Row
     {
         return $this->rows->row(self::SOUND);
@@ -144,15 +152,26 @@ final readonly class PredictionTable
         $sound = $this->rows->kind(self::SOUND);
         $far = fn (int $place): float => abs($this->rows->zs[$place] - $this->rows->zs[self::SOUND]);
         $places = [];
+        foreach ($this->eachWithEach($one, $other) as [$first, $second]) {
+            $places[] = match (true) {
+                self::SOUND === $first => $second,
+                self::SOUND === $second => $first,
+                $this->rows->kind($first) !== $sound => $first,
+                $this->rows->kind($second) !== $sound => $second,
+                default => $far($first) >= $far($second) ? $first : $second,
+            };
+        }
+
+        return $places;
+    }
+
+    /** @return list<array{int, int}> places of every severity of the one with every severity of the other */
+    private function eachWithEach(Hypothesis $one, Hypothesis $other): array
+    {
+        $places = [];
         foreach ($this->narrowed($one) as $first) {
             foreach ($this->narrowed($other) as $second) {
-                $places[] = match (true) {
-                    self::SOUND === $first => $second,
-                    self::SOUND === $second => $first,
-                    $this->rows->kind($first) !== $sound => $first,
-                    $this->rows->kind($second) !== $sound => $second,
-                    default => $far($first) >= $far($second) ? $first : $second,
-                };
+                $places[] = [$first, $second];
             }
         }
 

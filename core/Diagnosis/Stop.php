@@ -21,6 +21,10 @@ final readonly class Stop
      */
     private const TELLS_BITS_PER_MINUTE = 0.002;
 
+    /** Down from this expected loss, a twelfth of a wrong repair, it has to tell more: all that is open within so many times the loss. */
+    private const LITTLE_MINUTES = 20.0;
+    private const SETTLES = 4.0;
+
     /** Nothing is there just now: it is time to restore, leave a logger and come back. */
     private const QUIET = 0.6;
 
@@ -47,7 +51,7 @@ final readonly class Stop
         $loss = Loss::of($beliefs)->minutes($beliefs->weights);
         $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
         $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
-        $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates));
+        $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates), $beliefs->openBits());
         $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && $lead->probability >= self::EVEN;
 
         return new self(match (true) {
@@ -63,17 +67,19 @@ final readonly class Stop
 
     /**
      * Whether one more test is worth it: when it takes away more loss than it costs, a second one in view. While much can be lost,
-     * one or two tests seldom take away much, and a repair or going home would be a guess: then whatever tells something and
-     * costs less than being wrong.
+     * one or two tests seldom take away much, and a repair or going home would be a guess: then whatever costs less than being wrong
+     * and tells something for its price: the more, the less can be lost.
      *
      * @param list<float> $saves   minutes, of each test that can be done
      * @param list<float> $minutes
      * @param list<float> $bits
+     * @param float       $open    bits that a test would tell which settled everything
      */
-    public static function pays(float $loss, array $saves, array $minutes, array $bits): bool
+    public static function pays(float $loss, array $saves, array $minutes, array $bits, float $open): bool
     {
+        $asks = $loss > self::LITTLE_MINUTES ? self::TELLS_BITS_PER_MINUTE : $open / (self::SETTLES * max($loss, self::OPEN_MINUTES));
         foreach ($saves as $at => $saved) {
-            if ($saved > 0.0 || ($loss > self::OPEN_MINUTES && $minutes[$at] < $loss && $bits[$at] > self::TELLS_BITS_PER_MINUTE * $minutes[$at])) {
+            if ($saved > 0.0 || ($loss > self::OPEN_MINUTES && $minutes[$at] < $loss && $bits[$at] > $asks * $minutes[$at])) {
                 return true;
             }
         }

@@ -33,7 +33,7 @@ final readonly class PlannedTree
             }
         }
         $ahead = Lookahead::of($beliefs, $this->loss, $forecasts, $minutes, $bits, fn (int $one, int $other): float => $this->puzzle->price($this->puzzle->states[$tests[$one]], $tests[$other]));
-        if (!Stop::pays($this->loss->minutes($beliefs->weights), $ahead->saves, $minutes, $bits)) {
+        if (!Stop::pays($this->loss->minutes($beliefs->weights), $ahead->saves, $minutes, $bits, $beliefs->openBits())) {
             return $this->loss->minutes($beliefs->weights);
         }
         $rates = $this->ahead ? $ahead->rates : array_map(static fn (float $told, float $price): float => $told / $price, $bits, $minutes);

@@ -75,6 +75,19 @@ final class PairsTest extends TestCase
         self::assertSame($lead->reasons(), $again->suspects()[0]->reasons());
     }
 
+    public function testOtherSeveritiesOfAPairAreKeptApart(): void
+    {
+        $of = static fn (string $id): Hypothesis => array_values(array_filter(self::space(), static fn (Hypothesis $one): bool => $one->id === $id))[0];
+        $pair = static fn (int ...$severities): Hypothesis => Hypothesis::pair($of('line-neutral-reversed|c'), $of('line-earth-leak|d')->narrowed(array_values($severities)), 1e-4);
+        $measurement = TestCatalogue::plans(self::$house)['insulation:ring:L–E']->measurement;
+        $kept = Predictor::sketch(self::$house, $measurement, [Hypothesis::sound(1.0), $pair(4, 5)]);
+        self::assertCount(2, $kept->rows($pair(4, 5)));
+        self::assertSame($pair(4, 5)->id, $pair(8, 9, 10)->id, 'it is the same pair');
+        self::assertFalse($kept->has($pair(8, 9, 10)), 'of which other rows are not known');
+        self::assertSame(['line-earth-leak|d', 'line-neutral-reversed|c'], Hypothesis::repairsOf($pair(8, 9, 10)->stem));
+        self::assertSame('line-earth-leak|d', $pair(4, 5)->after(['line-neutral-reversed|c'])->repair);
+    }
+
     public function testWhatOneFaultExplainsGrowsNoPairsNorDoesOneBlunder(): void
     {
         $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);

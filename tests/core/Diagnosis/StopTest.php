@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Ranking;
@@ -78,6 +79,27 @@ final class StopTest extends Asked
         $spread = array_map(static fn (string $id): Standing => $of($id, 0.7 / \count($places)), $places);
         self::assertSame(StopAdvice::LookAgain, Stop::advised(new Ranking([...$spread, ...$rest], []), [])->advice);
         self::assertSame(StopAdvice::Swap, Stop::advised(new Ranking([$of($places[0], 0.7), ...$rest], []), [])->advice);
+    }
+
+    public function testATestThatTellsLittleIsBoughtOnlyWhereMuchIsOpenToLoss(): void
+    {
+        // At its rate 0.3 bits cost 5 · 0.3 / 0.04 = 37.5 minutes: within four times the 10 that can be lost, not of the 9.
+        self::assertTrue(Stop::pays(10.0, [-4.0], [5.0], [0.04], 0.3));
+        self::assertFalse(Stop::pays(9.0, [-4.0], [5.0], [0.04], 0.3));
+        // Where much can be lost a hundredth of a bit for five minutes is not too dear, less is.
+        self::assertTrue(Stop::pays(21.0, [-4.0], [5.0], [0.011], 3.0));
+        self::assertFalse(Stop::pays(21.0, [-4.0], [5.0], [0.009], 3.0));
+        self::assertFalse(Stop::pays(10.0, [-4.0], [10.0], [0.3], 0.3), 'never for as much as can be lost');
+        self::assertFalse(Stop::pays(3.9, [-0.1], [0.5], [0.3], 0.3), 'nor while next to nothing can be');
+        self::assertTrue(Stop::pays(3.9, [0.1], [0.5], [0.3], 0.3), 'unless it saves more than it costs');
+        self::assertFalse(Stop::pays(100.0, [], [], [], 2.0));
+    }
+
+    public function testBitsThatAreOpenAreOfRepairs(): void
+    {
+        self::assertEqualsWithDelta(1.75, (new Beliefs([], [0, 1, 2, 3], [0.5, 0.25, 0.125, 0.125]))->openBits(), 1e-12);
+        self::assertEqualsWithDelta(1.0, (new Beliefs([], [0, 1, 1, 1], [0.5, 0.25, 0.125, 0.125]))->openBits(), 1e-12, 'severities of one fault are one repair');
+        self::assertSame(0.0, (new Beliefs([], [0, 1], [1.0, 0.0]))->openBits());
     }
 
     public function testWithoutATestThatTellsOnlyARepairWill(): void

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\TestCase;
-use YellowProbe\Diagnosis\AtOnePlace;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\MadeTogether;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
@@ -24,7 +24,7 @@ use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
 /** A circuit without an earth, and at one of its sockets line and earth exchanged: line on the earth contact, and nothing on the line's. */
-final class AtOnePlaceTest extends TestCase
+final class MadeTogetherTest extends TestCase
 {
     /** Test, and what was typed: the odd one read twice. */
     private const READINGS = [['plug-in-check:p-veranda.front', '100'], ['polarity-live:p-veranda.front:L-E', '0.02'], ['plug-in-check:p-lounge.front', '001'], ['plug-in-check:p-lounge.front', '001'], ['plug-in-check:p-kitchen.front', '100']];
@@ -53,14 +53,15 @@ final class AtOnePlaceTest extends TestCase
         $house = Houses::demo('earth-leakage-unit');
         $named = static fn (array $standings): array => array_values(array_filter($standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind && !$standing->hypothesis->intermittent));
         $odd = Ranker::rank(self::space(), self::evidence($house, self::READINGS));
-        $partners = AtOnePlace::partners($house, $odd, $named($odd->standings));
-        self::assertNotSame([], $partners);
-        foreach ($partners as [$leader, $partner]) {
+        $partners = MadeTogether::partners($house, $odd, $named($odd->standings));
+        self::assertContains(self::PAIR, array_map(static fn (array $two): string => Hypothesis::pair($two[0]->hypothesis, $two[1]->hypothesis, 1.0)->id, $partners));
+        foreach ($partners as [$leader, $partner, $severity]) {
             self::assertNotSame($leader, $partner);
-            self::assertContains($house->parts['p-lounge']->place, $partner->hypothesis->site->places ?? []);
+            self::assertSame([], array_intersect($leader->hypothesis->site->things ?? [], $partner->hypothesis->site->things ?? []), 'of two in one joint one is no fault');
+            self::assertArrayHasKey($severity, $partner->hypothesis->ohms());
         }
         $plain = Ranker::rank(self::space(), self::evidence($house, [['plug-in-check:p-lounge.front', '100'], ['plug-in-check:p-veranda.front', '100']]));
-        self::assertSame([], AtOnePlace::partners($house, $plain, $named($plain->standings)));
+        self::assertSame([], MadeTogether::partners($house, $plain, $named($plain->standings)));
     }
 
     /**

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\Protection;
+
+/**
+ * Two faults on one circuit can make what neither makes alone: line and earth exchanged at a point whose earth is missing as well. A
+ * reading that a leading cause takes for a slip is worked out with each of the others there beside it; the best are its partners.
+ */
+final class MadeTogether
+{
+    /** How likely it has to be that the cause is nothing of the list. */
+    private const ADMITTED = 0.3;
+
+    private const LEADERS = 3;
+    private const PARTNERS = 8;
+
+    /** Readings that are worked out for each leader, and causes that are tried beside it, those of the highest rates. */
+    private const SLIPS = 2;
+    private const TRIED = 120;
+
+    private function __construct(private readonly House $house, private readonly Ranking $singles)
+    {
+    }
+
+    /**
+     * @param list<Standing> $named likeliest first
+     *
+     * @return list<array{Standing, Standing, int}> leader, partner, and the severity of it that suits best
+     */
+    public static function partners(House $house, Ranking $singles, array $named): array
+    {
+        if ($singles->probability(Hypothesis::ELSE) < self::ADMITTED) {
+            return [];
+        }
+        $own = new self($house, $singles);
+        $left = array_values(array_filter($named, static fn (Standing $standing): bool => !$standing->hypothesis->isRepaired));
+
+        return array_merge([], ...array_map(static fn (Standing $leader): array => $own->beside($leader, $left), \array_slice($left, 0, self::LEADERS)));
+    }
+
+    /**
+     * @param list<Standing> $named
+     *
+     * @return list<array{Standing, Standing, int}>
+     */
+    private function beside(Standing $leader, array $named): array
+    {
+        $slips = $this->slips($leader);
+        $reach = array_flip($this->reach($slips));
+        $tried = array_values(array_filter($named, static fn (Standing $other): bool => $other !== $leader && [] !== array_intersect_key($reach, array_flip($other->hypothesis->site->places ?? [])) && [] === array_intersect($leader->hypothesis->site->things ?? [], $other->hypothesis->site->things ?? [])));
+        usort($tried, static fn (Standing $a, Standing $b): int => [$b->hypothesis->prior, $a->hypothesis->id] <=> [$a->hypothesis->prior, $b->hypothesis->id]);
+        $tried = \array_slice($tried, 0, self::TRIED);
+        $at = $leader->likeliestSeverity();
+        $pairs = array_map(static fn (Standing $other): Hypothesis => Hypothesis::pair($leader->hypothesis->narrowed([$at]), $other->hypothesis, $other->hypothesis->prior), $tried);
+        $nats = $this->nats($slips, $pairs);
+        $gains = $best = [];
+        foreach ($tried as $which => $other) {
+            $most = max([-\INF, ...$nats[$which] ?? []]);
+            $best[$which] = (int) array_search($most, $nats[$which] ?? [], true);
+            $gains[$which] = $most + log($other->hypothesis->prior);
+        }
+        arsort($gains);
+
+        return array_map(static fn (int $which): array => [$leader, $tried[$which], $best[$which]], \array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS));
+    }
+
+    /** @return list<Evidence> readings that the cause takes for a slip, those first that it suits worst; one of each test */
+    private function slips(Standing $leader): array
+    {
+        $slips = $nats = [];
+        foreach ($this->singles->evidence as $at => $piece) {
+            $key = $piece->measurement->hash();
+            if (exp($leader->each[$at]) < 2.0 * $piece->blunder * $piece->display->broad($piece->reading) && !isset($slips[$key])) {
+                $slips[$key] = $piece;
+                $nats[$key] = $leader->each[$at];
+            }
+        }
+        array_multisort($nats, \SORT_ASC, array_keys($nats), \SORT_ASC, \SORT_STRING, $slips);
+
+        return \array_slice(array_values($slips), 0, self::SLIPS);
+    }
+
+    /**
+     * @param list<Evidence> $slips
+     *
+     * @return list<string> places on the circuits that were read there, and on those in line with them
+     */
+    private function reach(array $slips): array
+    {
+        $circuits = $places = [];
+        foreach ($slips as $piece) {
+            foreach ($piece->measurement->circuits($this->house) as $circuit) {
+                $circuits += array_flip(Protection::inLine($this->house, $circuit));
+            }
+            foreach ($piece->measurement->connection->terminals as $terminal) {
+                $places[] = HouseNetwork::GROUND === $terminal || null !== $this->house->joint($terminal) ? null : $this->house->partOf($terminal)->place;
+            }
+        }
+        foreach ($this->house->parts as $part) {
+            if (isset($circuits[$this->house->circuitOfPart($part->id) ?? ''])) {
+                $places[] = $part->place;
+            }
+        }
+
+        return array_values(array_unique(array_filter($places, is_string(...))));
+    }
+
+    /**
+     * @param list<Evidence>   $slips
+     * @param list<Hypothesis> $pairs
+     *
+     * @return array<int, array<int, float>> log-probability of the slips together, by pair and severity of its partner
+     */
+    private function nats(array $slips, array $pairs): array
+    {
+        $nats = [];
+        foreach ([] === $pairs ? [] : $slips as $piece) {
+            $sketched = Predictor::sketch($this->house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs])->after($piece->repaired);
+            $table = PairRows::of($piece->table(), $sketched, $pairs);
+            $glances = Glance::at($table->rows, $piece, new Cell($piece), array_flip(array_keys($table->factors)));
+            foreach ($pairs as $which => $pair) {
+                foreach ($table->places($pair) as $severity => $place) {
+                    $nats[$which][$severity] = ($nats[$which][$severity] ?? 0.0) + $glances[$place];
+                }
+            }
+        }
+
+        return $nats;
+    }
+}
