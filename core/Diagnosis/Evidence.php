@@ -31,6 +31,12 @@ final class Evidence
         $this->exposure = $exposure->in($measurement->state);
     }
 
+    /** Where it was read, and what. */
+    public function words(): string
+    {
+        return "$this->where: read {$this->reading->raw}";
+    }
+
     public function table(): PredictionTable
     {
         return $this->fetched ??= ($this->table)()->after($this->repaired);

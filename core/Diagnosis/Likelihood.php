@@ -63,8 +63,8 @@ final class Likelihood
     /** @var list<float> nats by which each reading suits the house as surveyed better once what all readings say of the factors is known */
     private array $strains = [];
 
-    /** Nats that all blunders beside the sound house would gain if they stopped being that. */
-    private readonly float $regainable;
+    /** @var array<int, float> nats that each blunder beside the sound house would gain if it stopped being that, by reading */
+    private readonly array $regainable;
 
     /** Nats that the sound house pays for factors that are not as surveyed: a cause that needs them as they are pays nothing. */
     private readonly float $paid;
@@ -98,7 +98,11 @@ final class Likelihood
             $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
         }
         $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), $this->sound);
-        $this->regainable = $this->regained(array_keys($this->fit->blunders));
+        $regainable = [];
+        foreach (array_keys($this->fit->blunders) as $i) {
+            $regainable[$i] = max(0.0, $this->cells[$i]->followed($this->terms[$i]) - $this->sound->each[$i]);
+        }
+        $this->regainable = $regainable;
     }
 
     /** The house as surveyed. */
@@ -115,7 +119,7 @@ final class Likelihood
 
     /**
      * Nats above the sound house that a cause could come to at most, roughly: each reading with the factors where they suit it best,
-     * and what the sound house pays for them given back.
+     * and what the sound house pays for them, or loses by taking readings for slips, given back.
      *
      * @param array<int, int> $apart
      */
@@ -127,11 +131,14 @@ final class Likelihood
             $strain += $this->strains[$i];
         }
 
-        if ([] !== $apart) {
-            $nats += $this->paid;
+        if ([] === $apart) {
+            return 0.0;
         }
+        // What it does not change may be no slip any more where it lets the factors go.
+        $freed = $this->paid + array_sum(array_diff_key($this->regainable, $apart));
+        $nats += $freed;
 
-        return $nats + $strain > self::HOPELESS ? max($nats, $this->paid + $this->beside($apart)) : $nats;
+        return $nats + $strain > self::HOPELESS ? max($nats, $freed + $this->beside($apart)) : $nats;
     }
 
     /**
@@ -147,7 +154,7 @@ final class Likelihood
         }
         $log = $this->sound->log + array_sum($each) - array_sum($this->sound->each);
 
-        return new LikelihoodResult($log, array_values($each), $this->factors, [], $log + ([] === $apart ? 0.0 : $this->regainable));
+        return new LikelihoodResult($log, array_values($each), $this->factors, [], $log + ([] === $apart ? 0.0 : array_sum($this->regainable)));
     }
 
     /**
@@ -165,7 +172,7 @@ final class Likelihood
         $slight = $this->slight($apart, $changed);
         $straight = null === $slight ? $this->straight($apart, $changed) : [];
         // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
-        $most = null === $slight ? $this->sound->log + ($hope ?? $this->hope($apart)) + $this->regained($this->fit->freed($straight)) : null;
+        $most = null === $slight ? $this->sound->log + ($hope ?? $this->hope($apart)) - array_sum(array_diff_key($this->regainable, $apart)) + array_sum(array_intersect_key($this->regainable, array_flip($this->fit->freed($straight)))) : null;
         [$log, $each] = $slight ?? $this->fit->with($straight);
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, [], $most);
@@ -192,21 +199,6 @@ final class Likelihood
         }
 
         return max($nats, $most - 0.5 * $farthest ** 2);
-    }
-
-    /**
-     * @param list<int> $blunders readings that are blunders beside the sound house
-     *
-     * @return float nats that they gain if they stop being that
-     */
-    private function regained(array $blunders): float
-    {
-        $nats = 0.0;
-        foreach ($blunders as $i) {
-            $nats += max(0.0, $this->cells[$i]->followed($this->terms[$i]) - $this->sound->each[$i]);
-        }
-
-        return $nats;
     }
 
     /**

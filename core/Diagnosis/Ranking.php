@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Instrument\ComplaintTrial;
+
 /** All causes in the order of their probability, and the same grouped so that a person can act on it. */
 final class Ranking
 {
     /** Two places are one line while no reading so far prefers one by more than this many nats. */
     private const ALIKE = 0.25;
+
+    /** From this chance on a reading was a slip, or made by what has no name. */
+    private const ODD = 0.5;
 
     /** @var list<string> what has been repaired so far, in the order of the names */
     public readonly array $repaired;
@@ -65,6 +70,25 @@ final class Ranking
         }
 
         return $doubt;
+    }
+
+    /** @return list<Evidence> readings that nothing on the list explains, the oddest first; one of each test */
+    public function unexplained(): array
+    {
+        $odd = $doubts = [];
+        foreach ($this->evidence as $at => $piece) {
+            $doubt = $this->doubt($at);
+            $test = $piece->measurement->hash();
+            if ($doubt >= self::ODD && !$piece->measurement->instrument instanceof ComplaintTrial) {
+                $odd[$test] = $piece;
+                $doubts[$test] = -$doubt;
+            } elseif (isset($odd[$test]) && $odd[$test]->reading->raw !== $piece->reading->raw) {
+                unset($odd[$test], $doubts[$test]); // read again, it is as it should be
+            }
+        }
+        array_multisort($doubts, \SORT_ASC, array_keys($doubts), \SORT_ASC, \SORT_STRING, $odd);
+
+        return array_values($odd);
     }
 
     public function probability(string $hypothesisId): float

@@ -117,7 +117,7 @@ final readonly class Suspect
     {
         $instrument = $piece->measurement->instrument;
         $sound = ReadingFormat::shown($piece->table()->sound()->shown, $instrument);
-        $read = \sprintf('%s: read %s', $piece->where, $piece->reading->raw);
+        $read = $piece->words();
         if (null === $this->lead()->hypothesis->kind) {
             return \sprintf('%s; this house should read %s.', $read, $sound);
         }

@@ -13,8 +13,10 @@ use Symfony\Component\Console\Output\OutputInterface;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
+use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
@@ -56,6 +58,7 @@ final class NextCommand extends Command
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,
             'words' => $stop->advice->words(),
+            'unexplained' => StopAdvice::LookAgain === $stop->advice ? array_map(static fn (Evidence $piece): string => $piece->words(), $job->ranking->unexplained()) : [],
             'tests' => array_map(static fn (Candidate $candidate): array => [
                 'id' => $candidate->plan->id,
                 'words' => $candidate->plan->words,
@@ -74,6 +77,9 @@ final class NextCommand extends Command
             $output->writeln(\sprintf('Reading %d: %s', $odd['reading'], $odd['words']));
         }
         $output->writeln($result['words']);
+        foreach ($result['unexplained'] as $odd) {
+            $output->writeln("    Nothing listed explains $odd");
+        }
         foreach ($result['tests'] as $test) {
             $output->writeln(\sprintf('%s (%s), about %.0f min, %.2f bit', $test['words'], $test['id'], $test['minutes'], $test['bits']));
             if ('' !== $test['hazard']) {

@@ -522,6 +522,8 @@ export interface components {
              * @description Expected loss of repairing now, in minutes.
              */
             lossMinutes: number;
+            /** @description Where no listed cause fits: readings that nothing explains, the oddest first. */
+            unexplained: string[];
             tests: components["schemas"]["NextTestView"][];
         };
         /** @description Whether readings agree that have to. */

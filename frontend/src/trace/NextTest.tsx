@@ -7,7 +7,21 @@ type Test = Schemas['NextTestView'];
 /** The test worth most per minute from the state the house is in, with its price, danger and what each outcome would mean. */
 export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test) => void }) {
     const [best, ...others] = next.tests;
-    const advice = next.advice === 'test' ? null : <p className="border-l-8 border-ink pl-3 font-bold">{next.words}</p>;
+    const advice = next.advice === 'test' ? null : (
+        <div className="border-l-8 border-ink pl-3">
+            <p className="font-bold">{next.words}</p>
+            {next.unexplained.length > 0 && (
+                <>
+                    <p className="mt-1">Nothing on the list explains</p>
+                    <ul className="list-disc pl-5">
+                        {next.unexplained.map((odd) => (
+                            <li key={odd} className="break-words">{odd}</li>
+                        ))}
+                    </ul>
+                </>
+            )}
+        </div>
+    );
     if (!best) {
         return advice ?? <p className="border-l-4 border-line pl-3 text-soft">No further test with the testers to hand would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
     }

@@ -7,10 +7,13 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** Whether to test on or to stop, and the tests worth most per minute. */
-#[OA\Schema(required: ['advice', 'words', 'lossMinutes', 'tests'])]
+#[OA\Schema(required: ['advice', 'words', 'lossMinutes', 'unexplained', 'tests'])]
 final readonly class AdviceView
 {
-    /** @param list<NextTestView> $tests */
+    /**
+     * @param list<string>       $unexplained
+     * @param list<NextTestView> $tests
+     */
     public function __construct(
         #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'done', 'distributor', 'look-again'])]
         public string $advice,
@@ -18,6 +21,8 @@ final readonly class AdviceView
         public string $words,
         #[OA\Property(description: 'Expected loss of repairing now, in minutes.')]
         public float $lossMinutes,
+        #[OA\Property(description: 'Where no listed cause fits: readings that nothing explains, the oddest first.', type: 'array', items: new OA\Items(type: 'string'))]
+        public array $unexplained,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NextTestView::class))]
         public array $tests,
     ) {

@@ -100,6 +100,21 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan(-16.0, $likelihood->hope(array_fill(0, 10, 2)));
     }
 
+    public function testWhatACauseLeavesAloneMayBeNoSlipBesideIt(): void
+    {
+        // Beside the sound house the length is two deviations up and the last two are slips; a cause that reads high where the others
+        // do needs no such length, and they are none.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = static fn (float $ohms): Row => new Row(Shown::value($ohms), $display->z($ohms), 0.01, ['length' => 0.2]);
+        $evidence = array_map(static fn (string $typed): Evidence => self::evidence('low-ohm', $typed, Likelihood::BLUNDER, $row(0.5), $row(0.74)), ['0.74', '0.74', '0.75', '0.50', '0.50']);
+        $likelihood = new Likelihood($evidence);
+        $apart = [1, 1, 1];
+        $gained = $likelihood->of($apart)->log - $likelihood->sound()->log;
+        self::assertLessThan(-8.0, $likelihood->sound()->each[3] + $likelihood->sound()->each[4], 'slips');
+        self::assertGreaterThan(6.0, $gained);
+        self::assertGreaterThan($gained - 1.0, $likelihood->hope($apart), 'no less is hoped for than it comes to');
+    }
+
     public function testADoubtedReadingHasTheSayOfOneThatMayBeASlip(): void
     {
         $display = new Display(Instruments::get('low-ohm'));

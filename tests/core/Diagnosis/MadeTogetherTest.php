@@ -64,6 +64,15 @@ final class MadeTogetherTest extends TestCase
         self::assertSame([], MadeTogether::partners($house, $plain, $named($plain->standings)));
     }
 
+    public function testWhatNothingOnTheListExplainsIsNamed(): void
+    {
+        $house = Houses::demo('earth-leakage-unit');
+        $odd = Ranker::rank(self::space(), self::evidence($house, self::READINGS))->unexplained();
+        self::assertContains('plug-in-check:p-lounge.front: read 001', array_map(static fn (Evidence $piece): string => $piece->words(), $odd));
+        self::assertSame(array_unique(array_column($odd, 'where')), array_column($odd, 'where'), 'once, though it was read twice');
+        self::assertSame([], Ranker::rank(self::space(), self::evidence($house, [['plug-in-check:p-lounge.front', '110'], ['plug-in-check:p-veranda.front', '110']]))->unexplained());
+    }
+
     /**
      * @param list<array{string, string}> $readings test, what was typed
      *
