@@ -260,11 +260,20 @@ final class Ranker
         if (!$whole) {
             return $near;
         }
-        // Of the severities those that could be it are fitted whole.
-        $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $near)]);
-        $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
+        // Of the severities those that could be it are fitted whole; what is less then than it was beside the sound house lets others in.
+        $results = $near;
+        $fitted = [];
+        do {
+            $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $results)]);
+            $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
+            $open = array_filter($results, static fn (LikelihoodResult $result, int $at): bool => !isset($fitted[$at]) && ($result->log >= $best - self::UNLIKELY || $result->most >= max($best, $most)), \ARRAY_FILTER_USE_BOTH);
+            foreach (array_keys($open) as $at) {
+                $results[$at] = $this->rows->whole(...$apart[$at]);
+                $fitted[$at] = true;
+            }
+        } while ([] !== $open);
 
-        return array_map(fn (LikelihoodResult $result, array $rows): LikelihoodResult => $result->log < $best - self::UNLIKELY && $result->most < max($best, $most) ? $result : $this->rows->whole($rows[0], $rows[1]), $near, $apart);
+        return array_values($results);
     }
 
     private function best(Standing $standing): LikelihoodResult
