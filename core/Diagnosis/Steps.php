@@ -19,7 +19,10 @@ final class Steps
     /** The same, up to which two rows move alike: the one between them is then off by less than half of it. */
     private const MOVE_ALIKE = 0.2;
 
-    /** Steps from one row that is worked out in any case to the next: two decades, within which nothing comes and goes again. */
+    /**
+     * Steps from one row that is worked out in any case to the next: two decades where steps are half of one, four where no reading was
+     * seen to change between steps of ten times. Within them nothing comes and goes again.
+     */
     private const STRIDE = 4;
 
     /** Volts on a lamp. */
