@@ -39,7 +39,7 @@ final readonly class Hypothesis
      * @param list<int>                 $severities of its kind that count; all when empty
      * @param bool                      $isRepaired it was the cause, perhaps, and is no longer there
      */
-    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false)
+    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND)
     {
         $this->repair = match (true) {
             [] !== $both => implode('&', array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND])) ?: self::SOUND,
@@ -48,9 +48,9 @@ final readonly class Hypothesis
         };
     }
 
-    public static function sound(float $prior): self
+    public static function sound(float $prior, float $second = Pairs::SECOND): self
     {
-        return new self(self::SOUND, self::SOUND, null, null, $prior);
+        return new self(self::SOUND, self::SOUND, null, null, $prior, second: $second);
     }
 
     public static function somethingElse(float $prior): self
@@ -120,7 +120,7 @@ final readonly class Hypothesis
         }
 
         return [] === $this->both
-            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true))
+            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true), $this->second)
             : self::pair($this->both[0]->after($repaired), $this->both[1]->after($repaired), $this->prior);
     }
 
@@ -132,6 +132,12 @@ final readonly class Hypothesis
     public function narrowed(array $severities): self
     {
         return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired);
+    }
+
+    /** The same with one of its severities and so many steps on either side. */
+    public function around(int $severity, int $steps): self
+    {
+        return $this->narrowed(range(max(0, $severity - $steps), min(\count($this->ohms()) - 1, $severity + $steps)));
     }
 
     /** Whether all that it asks for has been repaired. */

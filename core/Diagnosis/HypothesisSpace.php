@@ -55,7 +55,8 @@ final class HypothesisSpace
 
         $sound = ($given['sound'] ?? 0.0) * self::found($findings, Hypothesis::SOUND, null);
 
-        return [Hypothesis::sound($sound), Hypothesis::somethingElse($else), ...$hypotheses, ...self::surveyErrors($house, $sound)];
+        // What is found at inspections is no part of a sum: one fault says nothing of another.
+        return [Hypothesis::sound($sound, $story->isInspection() ? 1.0 / max($sound, 1e-6) : Pairs::SECOND), Hypothesis::somethingElse($else), ...$hypotheses, ...self::surveyErrors($house, $sound)];
     }
 
     /**

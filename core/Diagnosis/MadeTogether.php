@@ -11,6 +11,8 @@ use YellowProbe\Installation\Protection;
 /**
  * Two faults on one circuit can make what neither makes alone: line and earth exchanged at a point whose earth is missing as well. A
  * reading that a leading cause takes for a slip is worked out with each of the others there beside it; the best are its partners.
+ *
+ * A burnt joint with a short behind it leads under the name of an open conductor: what else the joint can have is tried in its place.
  */
 final class MadeTogether
 {
@@ -18,6 +20,9 @@ final class MadeTogether
     private const ADMITTED = 0.3;
 
     private const LEADERS = 3;
+
+    /** Other faults of the same joint that are tried in the place of a leading one, at their worst. */
+    private const STAND_INS = 1;
     private const PARTNERS = 8;
 
     /** Readings that are worked out for each leader, and causes that are tried beside it, those of the highest rates. */
@@ -31,7 +36,7 @@ final class MadeTogether
     /**
      * @param list<Standing> $named likeliest first
      *
-     * @return list<array{Standing, Standing, int}> leader, partner, and the severity of it that suits best
+     * @return list<array{Hypothesis, Hypothesis}> leader and partner, each with the severities that suit
      */
     public static function partners(House $house, Ranking $singles, array $named): array
     {
@@ -40,23 +45,51 @@ final class MadeTogether
         }
         $own = new self($house, $singles);
         $left = array_values(array_filter($named, static fn (Standing $standing): bool => !$standing->hypothesis->isRepaired));
+        $found = [];
+        foreach (\array_slice($left, 0, self::LEADERS) as $leader) {
+            $slips = $own->slips($leader);
+            array_push($found, ...$own->beside($leader, $leader->likeliestSeverity(), $slips, $left));
+            foreach (self::standIns($leader, $left) as $other) {
+                array_push($found, ...$own->beside($other, \count($other->hypothesis->ohms()) - 1, $slips + $own->slips($other), $left));
+            }
+        }
 
-        return array_merge([], ...array_map(static fn (Standing $leader): array => $own->beside($leader, $left), \array_slice($left, 0, self::LEADERS)));
+        return $found;
     }
 
     /**
+     * What leaves some of the way that the leading cause takes away: the likeliest by their rates.
+     *
      * @param list<Standing> $named
      *
-     * @return list<array{Standing, Standing, int}>
+     * @return list<Standing>
      */
-    private function beside(Standing $leader, array $named): array
+    private static function standIns(Standing $leader, array $named): array
     {
-        $slips = $this->slips($leader);
+        $others = array_filter($named, static fn (Standing $other): bool => $other !== $leader && \count($other->hypothesis->ohms()) > 1 && ($other->hypothesis->site->things ?? []) === ($leader->hypothesis->site->things ?? []));
+        usort($others, self::byRate(...));
+
+        return \array_slice($others, 0, self::STAND_INS);
+    }
+
+    private static function byRate(Standing $one, Standing $other): int
+    {
+        return [$other->hypothesis->prior, $one->hypothesis->id] <=> [$one->hypothesis->prior, $other->hypothesis->id];
+    }
+
+    /**
+     * @param int                     $at    severity of the leader
+     * @param array<string, Evidence> $slips
+     * @param list<Standing>          $named
+     *
+     * @return list<array{Hypothesis, Hypothesis}>
+     */
+    private function beside(Standing $leader, int $at, array $slips, array $named): array
+    {
         $reach = array_flip($this->reach($slips));
         $tried = array_values(array_filter($named, static fn (Standing $other): bool => $other !== $leader && [] !== array_intersect_key($reach, array_flip($other->hypothesis->site->places ?? [])) && [] === array_intersect($leader->hypothesis->site->things ?? [], $other->hypothesis->site->things ?? [])));
-        usort($tried, static fn (Standing $a, Standing $b): int => [$b->hypothesis->prior, $a->hypothesis->id] <=> [$a->hypothesis->prior, $b->hypothesis->id]);
+        usort($tried, self::byRate(...));
         $tried = \array_slice($tried, 0, self::TRIED);
-        $at = $leader->likeliestSeverity();
         $pairs = array_map(static fn (Standing $other): Hypothesis => Hypothesis::pair($leader->hypothesis->narrowed([$at]), $other->hypothesis, $other->hypothesis->prior), $tried);
         $nats = $this->nats($slips, $pairs);
         $gains = $best = [];
@@ -67,10 +100,10 @@ final class MadeTogether
         }
         arsort($gains);
 
-        return array_map(static fn (int $which): array => [$leader, $tried[$which], $best[$which]], \array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS));
+        return array_map(static fn (int $which): array => [$leader->hypothesis->around($at, 1), $tried[$which]->hypothesis->around($best[$which], 1)], \array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS));
     }
 
-    /** @return list<Evidence> readings that the cause takes for a slip, those first that it suits worst; one of each test */
+    /** @return array<string, Evidence> readings that the cause takes for a slip, those first that it suits worst; one of each test */
     private function slips(Standing $leader): array
     {
         $slips = $nats = [];
@@ -83,11 +116,11 @@ final class MadeTogether
         }
         array_multisort($nats, \SORT_ASC, array_keys($nats), \SORT_ASC, \SORT_STRING, $slips);
 
-        return \array_slice(array_values($slips), 0, self::SLIPS);
+        return \array_slice($slips, 0, self::SLIPS);
     }
 
     /**
-     * @param list<Evidence> $slips
+     * @param array<string, Evidence> $slips
      *
      * @return list<string> places on the circuits that were read there, and on those in line with them
      */
@@ -112,8 +145,8 @@ final class MadeTogether
     }
 
     /**
-     * @param list<Evidence>   $slips
-     * @param list<Hypothesis> $pairs
+     * @param array<string, Evidence> $slips
+     * @param list<Hypothesis>        $pairs
      *
      * @return array<int, array<int, float>> log-probability of the slips together, by pair and severity of its partner
      */

@@ -40,7 +40,7 @@ final class Pairs
         $ranker = Ranker::of($evidence);
         $singles = $ranker->ranked($hypotheses);
         $pairs = self::grown($singles);
-        $together = self::together($house, $singles);
+        $together = [...self::together($house, $singles), ...self::mended($singles)];
         if ([] === $pairs && [] === $together) {
             return $singles;
         }
@@ -59,7 +59,7 @@ final class Pairs
     public static function grown(Ranking $singles): array
     {
         $named = self::named($singles);
-        $sound = self::priorOfSound($singles);
+        $sound = self::sound($singles);
         $grown = self::second($named, $sound);
         if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
             return array_values($grown);
@@ -89,10 +89,10 @@ final class Pairs
     /** @return list<Hypothesis> pairs that may do together what neither does alone */
     private static function together(House $house, Ranking $singles): array
     {
-        $sound = self::priorOfSound($singles);
+        $sound = self::sound($singles);
         $pairs = [];
-        foreach (MadeTogether::partners($house, $singles, self::named($singles)) as [$leader, $partner, $severity]) {
-            $pair = Hypothesis::pair(self::narrowed($leader, 1), self::beside($partner->hypothesis, $severity, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
+        foreach (MadeTogether::partners($house, $singles, self::named($singles)) as [$leader, $partner]) {
+            $pair = Hypothesis::pair($leader, $partner, self::prior($leader, $partner, $sound));
             $pairs[$pair->id] = $pair;
         }
 
@@ -112,7 +112,7 @@ final class Pairs
      *
      * @return array<string, Hypothesis> by id
      */
-    private static function second(array $named, float $sound): array
+    private static function second(array $named, Hypothesis $sound): array
     {
         $pairs = [];
         foreach ($named as $standing) {
@@ -125,6 +125,27 @@ final class Pairs
         }
 
         return $pairs;
+    }
+
+    /**
+     * What was there together before both were repaired: the earlier readings are still held against it, and neither alone explains them.
+     *
+     * @return list<Hypothesis> those that explain most
+     */
+    private static function mended(Ranking $singles): array
+    {
+        $mended = array_values(array_filter(self::named($singles), static fn (Standing $standing): bool => $standing->hypothesis->isRepaired));
+        $sound = self::sound($singles);
+        $pairs = $nats = [];
+        foreach ($mended as $rank => $one) {
+            foreach (\array_slice($mended, $rank + 1) as $other) {
+                $pairs[] = $pair = Hypothesis::pair($one->hypothesis, $other->hypothesis, self::prior($one->hypothesis, $other->hypothesis, $sound));
+                $nats[] = -array_sum(array_map(static fn (float $first, float $second): float => max($first, $second), $one->each, $other->each)) - log($pair->prior);
+            }
+        }
+        array_multisort($nats, \SORT_ASC, array_map(static fn (Hypothesis $pair): string => $pair->id, $pairs), \SORT_ASC, \SORT_STRING, $pairs);
+
+        return \array_slice($pairs, 0, self::EXACT);
     }
 
     /**
@@ -183,32 +204,27 @@ final class Pairs
     }
 
     /** Two faults by their rate; a fault in a house that was surveyed wrongly as often as a sound house is. */
-    private static function prior(Hypothesis $one, Hypothesis $other, float $sound): float
+    private static function prior(Hypothesis $one, Hypothesis $other, Hypothesis $sound): float
     {
         $isSurvey = FaultNature::Survey === $one->kind?->nature() || FaultNature::Survey === $other->kind?->nature();
 
-        return ($isSurvey ? 1.0 / $sound : self::SECOND) * $one->prior * $other->prior;
+        return ($isSurvey ? 1.0 / max($sound->prior, 1e-6) : $sound->second) * $one->prior * $other->prior;
     }
 
-    private static function priorOfSound(Ranking $singles): float
+    private static function sound(Ranking $singles): Hypothesis
     {
         foreach ($singles->standings as $standing) {
             if (Hypothesis::SOUND === $standing->hypothesis->id) {
-                return max($standing->hypothesis->prior, 1e-6);
+                return $standing->hypothesis;
             }
         }
 
-        return 1.0;
+        return Hypothesis::sound(1.0);
     }
 
     /** The likeliest severity and so many steps beside it: what else was read does not change much which it is. */
     private static function narrowed(Standing $standing, int $steps): Hypothesis
     {
-        return self::beside($standing->hypothesis, $standing->likeliestSeverity(), $steps);
-    }
-
-    private static function beside(Hypothesis $hypothesis, int $severity, int $steps): Hypothesis
-    {
-        return $hypothesis->narrowed(range(max(0, $severity - $steps), min(\count($hypothesis->ohms()) - 1, $severity + $steps)));
+        return $standing->hypothesis->around($standing->likeliestSeverity(), $steps);
     }
 }

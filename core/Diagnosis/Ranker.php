@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Fault\Condition;
-
 /** Probability of every cause after everything that was read. The order of the evidence does not matter. */
 final class Ranker
 {
@@ -21,9 +19,6 @@ final class Ranker
     /** Nats below the likeliest cause from which on another is only glanced at: nobody will ever see it again. */
     private const FORGOTTEN = 9.0;
 
-    /** Nats below the sound house from which on a fault that comes and goes was away in an episode. */
-    private const ABSENT = -3.0;
-
     private readonly FittedRows $rows;
 
     /** The house as surveyed, held against all that was read. */
@@ -32,24 +27,23 @@ final class Ranker
     /** @var array<string, list<LikelihoodResult>> by cause and severity, beside the sound house's fit or by a glance */
     private array $beside = [];
 
-    /** @var array<string, array<string, non-empty-array<int, int>>> by kind */
-    private array $episodes = [];
-
     /** Log of prior times likelihood of the likeliest cause so far. */
     private float $likeliest = -\INF;
 
     /** @var list<Hypothesis> what was the cause, perhaps, and is no longer there */
     private array $repaired = [];
 
-    /** The latest half hour in which something was read. */
-    private readonly int $latest;
+    /** How often there are two faults, beside the product of their rates. */
+    private float $second = Pairs::SECOND;
+
+    private readonly AtTimes $atTimes;
 
     /** @param list<Evidence> $evidence in the one order */
     private function __construct(private readonly array $evidence, ?FittedRows $rows = null)
     {
-        $this->latest = max([0, ...array_map(static fn (Evidence $piece): int => $piece->exposure->episode, $evidence)]);
         $this->rows = $rows ?? new FittedRows($evidence);
         $this->sound = $this->rows->sound;
+        $this->atTimes = new AtTimes($evidence, $this->rows);
     }
 
     /** @param list<Evidence> $evidence */
@@ -82,6 +76,7 @@ final class Ranker
     /** @param non-empty-list<Hypothesis> $hypotheses */
     public function ranked(array $hypotheses): Ranking
     {
+        $this->second = array_values(array_filter($hypotheses, static fn (Hypothesis $one): bool => Hypothesis::SOUND === $one->id))[0]->second ?? Pairs::SECOND;
         $this->repaired = array_values(array_filter($hypotheses, static fn (Hypothesis $one): bool => $one->isRepaired && !$one->intermittent));
         $standings = $this->beside($hypotheses);
         $sum = self::weigh($standings);
@@ -160,7 +155,7 @@ final class Ranker
         }
         $results = $this->bySeverity($hypothesis, $whole);
         if ($hypothesis->intermittent) {
-            return $this->atTimes($hypothesis, $results, $whole);
+            return $this->atTimes->standing($hypothesis, $results, $whole);
         }
         [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
@@ -175,7 +170,7 @@ final class Ranker
         $houses = [[0.0, $this->sound]];
         foreach ($this->repaired as $repaired) {
             foreach ($results = $this->bySeverity($repaired, $whole) as $result) {
-                $houses[] = [log(Pairs::SECOND * $repaired->prior / \count($results)), $result];
+                $houses[] = [log($this->second * $repaired->prior / \count($results)), $result];
             }
         }
         $logs = $each = [];
@@ -189,73 +184,11 @@ final class Ranker
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $each[$best], [1.0]);
     }
 
-    /**
-     * A fault that comes and goes: in each episode it is there or it is not, for all readings of that episode together. The
-     * last of the shares is that it is quiet in the latest half hour, loaded or not: what a load has shown is there to be repaired.
-     *
-     * Each episode is weighed by itself against the sound house: P = P(sound) · Π ((1 − p) + p·P(there in this one only)/P(sound)).
-     * With one episode that is exact; with more it lets each have the shared factors to itself.
-     *
-     * @param list<LikelihoodResult> $results by severity, there all the time
-     */
-    private function atTimes(Hypothesis $hypothesis, array $results, bool $whole): Standing
-    {
-        $brings = $hypothesis->conditions();
-        $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
-        $logs = $now = [];
-        foreach ($results as $severity => $always) {
-            $logs[$severity] = $this->sound->log - log(\count($results));
-            $seen = [];
-            // What no reading notices is as likely there as it was, whatever was read.
-            foreach ('' === $this->rows->apart($hypothesis)[$severity][0] ? [] : $episodes as $own) {
-                $exposure = $this->evidence[min($own)]->exposure;
-                $presence = $exposure->presence($brings);
-                $there = 1 === \count($episodes) ? $always : $this->thereIn($hypothesis, $severity, $own, $whole);
-                [$log, $shares] = LogSum::of([log($presence) + $there->log - $this->sound->log, log(1.0 - $presence)]);
-                $logs[$severity] += $log;
-                if ($exposure->episode === $this->latest && [] !== array_intersect_key($this->rows->apart($hypothesis)[$severity][1], $own)) {
-                    $seen[] = $shares[0];
-                }
-            }
-            $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
-        }
-        [$log, $bySeverity] = LogSum::of(array_values($logs));
-        $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);
-        $quiet = max(0.0, 1.0 - array_sum($shares));
-        $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
-
-        return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $this->sound->each : $results[$best]->each, [...$shares, $quiet]);
-    }
-
-    /**
-     * @param list<Condition> $brings what brings a fault out
-     *
-     * @return array<string, non-empty-array<int, int>> readings for which it is either there or not, the latest last
-     */
-    private function episodes(array $brings): array
-    {
-        $episodes = [];
-        foreach ($this->evidence as $at => $piece) {
-            $episodes[$piece->exposure->flag($brings)][$at] = $at;
-        }
-        ksort($episodes);
-
-        return $episodes;
-    }
-
-    /** @param array<int, int> $episode readings in which it is there */
-    private function thereIn(Hypothesis $hypothesis, int $severity, array $episode, bool $whole): LikelihoodResult
-    {
-        $apart = array_intersect_key($this->rows->apart($hypothesis)[$severity][1], $episode);
-
-        return $whole ? $this->rows->whole(FittedRows::key($apart), $apart) : $this->rows->near(FittedRows::key($apart), $apart, self::ABSENT);
-    }
-
     /** @return list<LikelihoodResult> */
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
         $apart = $this->rows->apart($hypothesis);
-        $hopeless = max($hypothesis->intermittent ? self::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
+        $hopeless = max($hypothesis->intermittent ? AtTimes::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
         $near = $this->beside[$hypothesis->id] ??= array_map(fn (array $rows): LikelihoodResult => $this->rows->near($rows[0], $rows[1], $hopeless), $apart);
         if (!$whole) {
             return $near;

@@ -82,7 +82,7 @@ final readonly class Rates
      */
     public function atTimes(Story $story): float
     {
-        $told = [] === $story->symptoms ? ['none'] : $story->symptoms;
+        $told = [] === $story->symptoms ? [Story::INSPECTION] : $story->symptoms;
 
         return array_sum(array_map(fn (string $slug): float => $this->symptom($slug)->number('atTimes'), $told)) / \count($told);
     }
@@ -95,7 +95,7 @@ final readonly class Rates
     public function given(Story $story): array
     {
         $rates = [];
-        $told = [] === $story->symptoms ? ['none'] : $story->symptoms;
+        $told = [] === $story->symptoms ? [Story::INSPECTION] : $story->symptoms;
         foreach ($told as $slug) {
             $symptom = $this->symptom($slug);
             $own = ['sound' => $symptom->positive('sound'), 'other' => $symptom->positive('other')];

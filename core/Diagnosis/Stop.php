@@ -31,6 +31,9 @@ final readonly class Stop
     /** Up to this expected loss a repair is no guess: a sixth of a wrong one. */
     private const KNOWN_MINUTES = 40.0;
 
+    /** Up to this one the places are tried in turn, where no test parts them: two thirds of coming back another day. */
+    private const TRIED_MINUTES = 160.0;
+
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
 
     /**
@@ -52,7 +55,7 @@ final readonly class Stop
         $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
         $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
         $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates), $beliefs->openBits());
-        $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && $lead->probability >= self::EVEN;
+        $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && !$lead->lead()->hypothesis->isMended() && $lead->probability >= self::EVEN;
 
         return new self(match (true) {
             $isUpstream => StopAdvice::Distributor,
@@ -60,7 +63,7 @@ final readonly class Stop
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
-            $lead->atOnePlace() >= self::LEADS => StopAdvice::Swap,
+            $lead->atOnePlace() >= self::LEADS || $loss <= self::TRIED_MINUTES => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
         }, $loss, max([-\INF, ...$saves]));
     }

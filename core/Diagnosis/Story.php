@@ -7,6 +7,9 @@ namespace YellowProbe\Diagnosis;
 /** What was told and seen, as far as it is picked from a list: symptoms, what happened just before, findings. Order means nothing. */
 final readonly class Story
 {
+    /** What stands for a symptom where nobody complains. */
+    public const INSPECTION = 'none';
+
     /** @var list<string> */
     public array $symptoms;
 
@@ -39,5 +42,11 @@ final readonly class Story
         sort($contexts);
         $this->symptoms = $symptoms;
         $this->contexts = $contexts;
+    }
+
+    /** Nobody complains of anything: the house is gone over, and there is nothing to be tried again after a repair. */
+    public function isInspection(): bool
+    {
+        return [self::INSPECTION] === $this->symptoms;
     }
 }

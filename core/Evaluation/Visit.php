@@ -35,7 +35,7 @@ use YellowProbe\Procedure\TestPlan;
  * One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise.
  *
  * Where it is asked to mend, the visit goes on: what leads is repaired, the test that spoke for it most is done again as the
- * proof, and the planner looks for what is left.
+ * proof, and the planner looks for what is left. What the distributor has to mend he has mended before it goes on.
  */
 final class Visit
 {
@@ -46,7 +46,10 @@ final class Visit
     private const TRIAL_MINUTES = 3.0;
 
     /** Who tried it once and saw nothing tries it once more before the tools are packed. */
-    private const MOST_TRIALS = 2;
+    private const TRIALS = 2;
+
+    /** What was still there when it was tried last is tried again before anybody leaves, so many times in a visit. */
+    private const AGAIN = 3;
 
     /** @var array<string, float> tester => standard normal of this visit */
     private array $gains = [];
@@ -58,8 +61,9 @@ final class Visit
      * @param non-empty-list<Hypothesis>                                        $hypotheses
      * @param \Closure(Ranking, list<Candidate>, Tables): (Candidate|null)|null $choice     which of the candidates is done; the first when left out
      * @param bool                                                              $mends      whether it goes on after the first advice to repair
+     * @param bool                                                              $isAsked    whether something is complained of that can be tried again
      */
-    public function __construct(private readonly House $house, private readonly array $hypotheses, private readonly Tables $tables, private readonly World $world, private readonly ?\Closure $choice = null, private readonly bool $mends = false)
+    public function __construct(private readonly House $house, private readonly array $hypotheses, private readonly Tables $tables, private readonly World $world, private readonly ?\Closure $choice = null, private readonly bool $mends = false, private readonly bool $isAsked = true)
     {
     }
 
@@ -71,7 +75,8 @@ final class Visit
         $price = new Price($this->house);
         $evidence = $plans = $steps = $repaired = $named = [];
         $advice = null;
-        $repairs = 0;
+        $repairs = $again = 0;
+        $isBack = false;
         $minutes = 0.0;
         while (true) {
             $ranking = Pairs::rank($this->house, array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), $this->hypotheses), $evidence);
@@ -85,17 +90,26 @@ final class Visit
                 $advice ??= $stop->advice;
                 $lead = array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings)));
                 $named = array_values(array_unique([...$named, ...$lead]));
-                if (!$this->mends || [] === $evidence || $repairs >= self::MOST_REPAIRS || \count($evidence) >= self::MOST_TESTS || !\in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap], true)) {
+                $isMended = $this->mends && [] !== $evidence && $repairs < self::MOST_REPAIRS && \count($evidence) < self::MOST_TESTS && \in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap, StopAdvice::Distributor], true);
+                if (!$isMended && $isBack && $again++ < self::AGAIN) {
+                    $minutes += self::TRIAL_MINUTES;
+                    $evidence[] = $tried = $this->tried($truth, $evidence, $repaired, $dice);
+                    $isBack = ComplaintTrial::isBack($tried->reading);
+                    continue;
+                }
+                if (!$isMended) {
                     return new Outcome($truth, $steps, \count($evidence), $minutes, $advice, $named);
                 }
                 ++$repairs;
+                // Who finds nothing at a place has made it again all the same, and goes on to the next.
                 $done = array_merge(...array_map(Hypothesis::repairsOf(...), $lead));
                 $right = array_values(array_intersect($done, Hypothesis::repairsOf((string) $truth->hypothesis)));
-                array_push($repaired, ...([] === $right ? Hypothesis::repairsOf($lead[0]) : $right));
+                array_push($repaired, ...([] === $right ? $done : $right));
                 $truth = $truth->after($repaired);
                 $next = $plans[self::telling($ranking, $plans)];
                 $next = new Candidate($next, 0.0, $price->minutes($state, $next, $opened), 0.0, 0.0);
-                for ($trial = 0, $isBack = false; $trial < self::MOST_TRIALS && !$isBack; ++$trial) {
+                $isBack = false;
+                for ($trial = 0; $this->isAsked && $trial < self::TRIALS && !$isBack; ++$trial) {
                     $minutes += self::TRIAL_MINUTES;
                     $evidence[] = $tried = $this->tried($truth, $evidence, $repaired, $dice);
                     $isBack = ComplaintTrial::isBack($tried->reading);

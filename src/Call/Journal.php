@@ -26,6 +26,9 @@ final class Journal
 {
     public const VERDICTS = ['cured', 'explained', 'not-found', 'passed-on'];
 
+    /** The visit for which nobody has to have complained. */
+    private const INSPECTION = 'inspection';
+
     private ?State $state = null;
 
     /** @var list<TakenReading>|null */
@@ -205,7 +208,10 @@ final class Journal
             }
         }
 
-        return new Story($symptoms, $contexts, $findings, $tripped);
+        // Who orders an inspection complains of nothing until he does.
+        $isInspection = [] === $symptoms && self::INSPECTION === ($this->observations[0] ?? null)?->call->visit;
+
+        return new Story($isInspection ? [Story::INSPECTION] : $symptoms, $contexts, $findings, $tripped);
     }
 
     /** @return list<Observation> symptoms that were told and have no verdict yet */

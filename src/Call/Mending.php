@@ -109,6 +109,9 @@ final readonly class Mending
         if (null === $journal->last('repaired')) {
             throw Problem::conflict('Try the complaint again once something was repaired; what happens before that is a symptom.');
         }
+        if ($journal->story()->isInspection()) {
+            throw Problem::conflict('Nobody complained of anything, so there is nothing to try again. Repeat the test that failed, and test on for what is left.');
+        }
         $patterns = (new ComplaintTrial())->patterns();
         if (!\in_array($payload->string('outcome', ''), $patterns, true)) {
             throw Problem::invalid('/payload/outcome', 'Expected '.implode(' or ', $patterns).'.');

@@ -19,7 +19,7 @@ use YellowProbe\Installation\House;
 /** A house that visits are made to, with what is worked out once for all of them. */
 final readonly class EvaluatedHouse
 {
-    private const SYMPTOMS = ['residual-trip', 'overcurrent-trip', 'part-dead', 'tingle', 'flicker', 'none'];
+    private const SYMPTOMS = ['residual-trip', 'overcurrent-trip', 'part-dead', 'tingle', 'flicker', Story::INSPECTION];
 
     private Tables $tables;
     private Groups $groups;
@@ -35,8 +35,9 @@ final readonly class EvaluatedHouse
     public function visit(int $at, int $seed, World $world, ?\Closure $choice): Score
     {
         $dice = new Dice(crc32("{$this->house->name}|$seed|$at"));
-        $hypotheses = HypothesisSpace::of($this->house, $this->rates, new Story([$dice->one(self::SYMPTOMS)]));
-        $visit = new Visit($this->house, $hypotheses, $this->tables, $world, $choice, $world instanceof PairedWorld);
+        $story = new Story([$dice->one(self::SYMPTOMS)]);
+        $hypotheses = HypothesisSpace::of($this->house, $this->rates, $story);
+        $visit = new Visit($this->house, $hypotheses, $this->tables, $world, $choice, $world instanceof PairedWorld, !$story->isInspection());
 
         return Score::of($visit->run($world->truth($this->house, $hypotheses, $dice), $dice), $this->groups);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use Symfony\Component\Uid\UuidV7;
+
 final class RunTest extends ApiTestCase
 {
     public function testARunCountsWhatWasTakenAndNamesWhatStandsOut(): void
@@ -103,6 +105,19 @@ final class RunTest extends ApiTestCase
         self::assertSame('/payload/verdict', $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone.'], 409)['pointer']);
         $this->observe($call, 'tried', ['outcome' => 'gone']);
         $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'cured', 'text' => 'Gone at the second try.']);
+    }
+
+    public function testWhereNobodyComplainedThereIsNothingToTryAgain(): void
+    {
+        $call = (new UuidV7())->toRfc4122();
+        $this->call('POST', '/api/calls', ['id' => $call, 'address' => '3 Tern Row', 'customer' => 'Ms Fell', 'complaint' => 'Before the sale.', 'visit' => 'inspection', 'houseId' => self::at($this->call('GET', '/api/calls/'.$this->demoCall('Salter')), 'call', 'houseId'), 'openedAt' => '2026-11-20T09:00:00Z'], 201);
+        $this->observe($call, 'accepted', ['hypothesis' => 'open-cpc|workshop-r3/E@1', 'knowing' => 'seen']);
+        $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
+        self::assertStringContainsString('nothing to try again', self::textAt($this->observe($call, 'tried', ['outcome' => 'gone'], 409)['detail']));
+        $this->observe($call, 'told', ['symptom' => 'none', 'text' => 'All works.']);
+        $this->observe($call, 'tried', ['outcome' => 'gone'], 409);
+        $this->observe($call, 'told', ['symptom' => 'tingle', 'text' => 'But for the lathe, that tingles.']);
+        $this->observe($call, 'tried', ['outcome' => 'gone']);
     }
 
     /** @return array{probability: float, class: string} the suspect that was repaired */

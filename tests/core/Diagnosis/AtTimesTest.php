@@ -85,6 +85,19 @@ final class AtTimesTest extends TestCase
         }
     }
 
+    public function testWhichEpisodesItWasThereInIsSummedOver(): void
+    {
+        // 0.7² · P(sound) + 0.3 · 0.7 · (P(in the first only) + P(in the second only)) + 0.3² · P(in both): a reading after the repair is one that the leak is away from.
+        $truth = Fault::at(self::$house, 'line-earth-leak', 'd', 1e6)->change(self::$house);
+        $one = static fn (bool $isAway): array => self::evidence($truth, ['insulation:ring:L–E'], new Exposure(0), 'a', $isAway ? [self::LEAK] : []);
+        $other = static fn (bool $isAway): array => self::evidence($truth, ['insulation-joined:ring', 'insulation:ring:L–E'], new Exposure(1), 'b', $isAway ? [self::LEAK] : []);
+        $gain = static fn (bool $first, bool $second): float => ($logs = self::logs([...$one(!$first), ...$other(!$second)]))[self::LEAK] - $logs[Hypothesis::SOUND];
+        $logs = self::logs([...$one(false), ...$other(false)]);
+        $sum = 0.49 + 0.21 * (exp($gain(true, false)) + exp($gain(false, true))) + 0.09 * exp($gain(true, true));
+        self::assertGreaterThan(2.0, $gain(true, true), 'it shows, and both times the same leak explains it');
+        self::assertEqualsWithDelta(log($sum), $logs[self::LEAK.'|at-times'] - $logs[Hypothesis::SOUND], 0.05);
+    }
+
     public function testAHeaterPluggedInForATestIsALoadByItself(): void
     {
         $state = State::resting(self::$house)->after(new \YellowProbe\Installation\StateChange('load', 'a.front', State::HEATER));
@@ -155,17 +168,18 @@ final class AtTimesTest extends TestCase
 
     /**
      * @param list<string> $tests
+     * @param list<string> $repaired
      *
      * @return list<Evidence>
      */
-    private static function evidence(?Change $truth, array $tests, Exposure $exposure, string $prefix = 'a'): array
+    private static function evidence(?Change $truth, array $tests, Exposure $exposure, string $prefix = 'a', array $repaired = []): array
     {
         $plans = TestCatalogue::plans(self::$house);
         $evidence = [];
         foreach ($tests as $at => $test) {
             $measurement = $plans[$test]->measurement;
             $shown = (new Bench(self::$house, $measurement->state, $measurement->instrument, $measurement->connection))->read($truth);
-            $evidence[] = new Evidence(\sprintf('%s%03d', $prefix, $at), $measurement, ReadingParser::parse(ReadingFormat::displayed($shown, $measurement->instrument), $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), $test, $exposure);
+            $evidence[] = new Evidence(\sprintf('%s%03d', $prefix, $at), $measurement, ReadingParser::parse(ReadingFormat::displayed($shown, $measurement->instrument), $measurement->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $measurement, self::space()), $test, $exposure, repaired: $repaired);
         }
 
         return $evidence;

@@ -54,14 +54,37 @@ final class MadeTogetherTest extends TestCase
         $named = static fn (array $standings): array => array_values(array_filter($standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind && !$standing->hypothesis->intermittent));
         $odd = Ranker::rank(self::space(), self::evidence($house, self::READINGS));
         $partners = MadeTogether::partners($house, $odd, $named($odd->standings));
-        self::assertContains(self::PAIR, array_map(static fn (array $two): string => Hypothesis::pair($two[0]->hypothesis, $two[1]->hypothesis, 1.0)->id, $partners));
-        foreach ($partners as [$leader, $partner, $severity]) {
-            self::assertNotSame($leader, $partner);
-            self::assertSame([], array_intersect($leader->hypothesis->site->things ?? [], $partner->hypothesis->site->things ?? []), 'of two in one joint one is no fault');
-            self::assertArrayHasKey($severity, $partner->hypothesis->ohms());
+        self::assertContains(self::PAIR, array_map(static fn (array $two): string => Hypothesis::pair($two[0], $two[1], 1.0)->id, $partners));
+        foreach ($partners as [$leader, $partner]) {
+            self::assertNotSame($leader->id, $partner->id);
+            self::assertSame([], array_intersect($leader->site->things ?? [], $partner->site->things ?? []), 'of two in one joint one is no fault');
+            self::assertLessThanOrEqual(3, \count($partner->ohms()), 'the severity that suits, and one beside it');
         }
         $plain = Ranker::rank(self::space(), self::evidence($house, [['plug-in-check:p-lounge.front', '100'], ['plug-in-check:p-veranda.front', '100']]));
         self::assertSame([], MadeTogether::partners($house, $plain, $named($plain->standings)));
+    }
+
+    public function testABurntJointWithAShortBehindItLeadsAsAnOpenLine(): void
+    {
+        // The pump's lead is shorted, and the joint before the lounge has become 20 Ω: no breaker trips, and 15 V are left of the supply.
+        $house = Houses::demo('earth-leakage-unit');
+        $faults = ['appliance-short|pump', 'high-resistance-joint|plugs-r2/L@1'];
+        $pair = implode('&', $faults);
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['part-dead']));
+        $evidence = self::evidence($house, [['plug-in-check:p-veranda.front', '000'], ['plug-in-check:p-lounge.front', '000'], ['polarity-live:p-kitchen.front:L-N', '221.4'], ['loop-compare:p-lounge.front', 'no supply'], ['polarity-live:p-lounge.front:L-N', '14.73'], ['polarity-live:p-lounge.front:L-N', '14.7'], ['polarity-live:p-veranda.front:N-E', '4.95']], $space);
+        $singles = Ranker::rank($space, $evidence);
+        self::assertSame('open-line', array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind))[0]->hypothesis->kind?->slug());
+        self::assertLessThan(1e-3, $singles->probability($faults[0]) + $singles->probability($faults[1]), 'neither leads alone');
+        $ranking = Pairs::rank($house, $space, $evidence);
+        self::assertGreaterThan(0.15, $ranking->probability($pair), 'one of the two ends of that joint\'s cable');
+        self::assertSame(2 * $ranking->probability($pair), array_sum(array_map(static fn (Standing $standing): float => $standing->probability, \array_slice($ranking->standings, 1, 2))), 'nothing with a name is likelier than the two ends');
+
+        // Both put right: what was read before is still held against the two together, and something else is not to blame.
+        $mended = array_map(static fn (Hypothesis $one): Hypothesis => $one->after($faults), $space);
+        $after = Pairs::rank($house, $mended, [...$evidence, ...self::evidence($house, [['polarity-live:p-lounge.front:L-N', '226.0']], $space, $faults)]);
+        self::assertSame($pair, $after->standings[0]->hypothesis->id);
+        self::assertTrue($after->standings[0]->hypothesis->isMended());
+        self::assertGreaterThan(0.9, $after->standings[0]->probability);
     }
 
     public function testWhatNothingOnTheListExplainsIsNamed(): void
@@ -74,16 +97,19 @@ final class MadeTogetherTest extends TestCase
     }
 
     /**
-     * @param list<array{string, string}> $readings test, what was typed
+     * @param list<array{string, string}>     $readings test, what was typed
+     * @param non-empty-list<Hypothesis>|null $space
+     * @param list<string>                    $repaired
      *
      * @return list<Evidence>
      */
-    private static function evidence(House $house, array $readings): array
+    private static function evidence(House $house, array $readings, ?array $space = null, array $repaired = []): array
     {
         $evidence = [];
+        $space ??= self::space();
         foreach ($readings as $at => [$test, $typed]) {
             $measurement = TestCatalogue::plans($house)[$test]->measurement;
-            $evidence[] = new Evidence((string) $at, $measurement, ReadingParser::parse($typed, $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, self::space()), $test);
+            $evidence[] = new Evidence(\count($repaired).$at, $measurement, ReadingParser::parse($typed, $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $space), $test, repaired: $repaired);
         }
 
         return $evidence;

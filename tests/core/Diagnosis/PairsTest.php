@@ -88,6 +88,36 @@ final class PairsTest extends TestCase
         self::assertSame('line-earth-leak|d', $pair(4, 5)->after(['line-neutral-reversed|c'])->repair);
     }
 
+    public function testAtAnInspectionOneFaultSaysNothingOfAnother(): void
+    {
+        // P(a and b) = P(a) · P(b) / P(sound) where faults are found as if each were alone; of complaints, 14 houses have two where 82 have one.
+        $second = static fn (string ...$symptoms): array => self::second(HypothesisSpace::of(self::$house, Houses::rates(), new Story(array_values($symptoms))));
+        [$inspected, $sound] = $second(Story::INSPECTION);
+        self::assertEqualsWithDelta(1.0 / $sound, $inspected, 1e-12);
+        self::assertEqualsWithDelta(28.0 / 82.0, $second('tingle')[0], 1e-12);
+        self::assertEqualsWithDelta(28.0 / 82.0, $second()[0], 1e-12, 'nothing told yet is no inspection');
+        self::assertEqualsWithDelta(28.0 / 82.0, $second(Story::INSPECTION, 'tingle')[0], 1e-12);
+    }
+
+    /**
+     * @param non-empty-list<Hypothesis> $space
+     *
+     * @return array{float, float} times the product of two faults' rates that they are there together, after either was put right; the sound house's rate
+     */
+    private static function second(array $space): array
+    {
+        $causes = array_column($space, null, 'id');
+        [$one, $other] = [$causes['line-neutral-reversed|c'], $causes['line-earth-leak|d']];
+        $pair = "$other->id&$one->id";
+        $few = array_map(static fn (Hypothesis $cause): Hypothesis => $cause->after([$one->id]), [$causes[Hypothesis::SOUND], $causes[Hypothesis::ELSE], $one, $other]);
+        foreach (Pairs::rank(self::$house, $few, self::evidence(null, ['plug-in-check:c.front']))->standings as $standing) {
+            if ($pair === $standing->hypothesis->id) {
+                return [$standing->hypothesis->prior / $one->prior / $other->prior, $causes[Hypothesis::SOUND]->prior];
+            }
+        }
+        self::fail("$pair is not weighed.");
+    }
+
     public function testWhatOneFaultExplainsGrowsNoPairsNorDoesOneBlunder(): void
     {
         $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);

@@ -50,17 +50,7 @@ final class StopTest extends Asked
     {
         // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, two hours each, on top of a wrong repair: more is lost than a repair may.
         $space = self::space(['none']);
-        $of = static function (string $id, float $probability) use ($space): Standing {
-            foreach ($space as $hypothesis) {
-                if ($hypothesis->id === $id) {
-                    $standing = new Standing($hypothesis, log($probability), [], [1.0]);
-                    $standing->probability = $probability;
-
-                    return $standing;
-                }
-            }
-            self::fail($id);
-        };
+        $of = self::standing(...);
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
         self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 120.0, $stop->lossMinutes, 1e-9);
@@ -79,6 +69,33 @@ final class StopTest extends Asked
         $spread = array_map(static fn (string $id): Standing => $of($id, 0.7 / \count($places)), $places);
         self::assertSame(StopAdvice::LookAgain, Stop::advised(new Ranking([...$spread, ...$rest], []), [])->advice);
         self::assertSame(StopAdvice::Swap, Stop::advised(new Ranking([$of($places[0], 0.7), ...$rest], []), [])->advice);
+
+        // Three places are tried in turn, two of five times for nothing, before anybody comes back another day.
+        $three = array_map(static fn (string $id): Standing => $of($id, 0.28), \array_slice($places, 0, 3));
+        $stop = Stop::advised(new Ranking([...$three, $of(Hypothesis::SOUND, 0.16)], []), []);
+        self::assertEqualsWithDelta(0.16 * 240.0 + 0.28 * (120.0 + 240.0), $stop->lossMinutes, 1e-9);
+        self::assertSame(StopAdvice::Swap, $stop->advice);
+    }
+
+    public function testWhatTheDistributorHasMendedIsNoLongerHis(): void
+    {
+        $rest = self::standing(Hypothesis::SOUND, 0.1);
+        self::assertSame(StopAdvice::Distributor, Stop::advised(new Ranking([self::standing('lost-pen|service', 0.9), $rest], []), [])->advice);
+        self::assertSame(StopAdvice::Done, Stop::advised(new Ranking([self::standing('lost-pen|service', 0.9, ['lost-pen|service']), $rest], []), [])->advice);
+    }
+
+    /** @param list<string> $repaired */
+    private static function standing(string $id, float $probability, array $repaired = []): Standing
+    {
+        foreach (self::space(['none']) as $hypothesis) {
+            if ($hypothesis->id === $id) {
+                $standing = new Standing($hypothesis->after($repaired), log($probability), [], [1.0]);
+                $standing->probability = $probability;
+
+                return $standing;
+            }
+        }
+        self::fail($id);
     }
 
     public function testATestThatTellsLittleIsBoughtOnlyWhereMuchIsOpenToLoss(): void
