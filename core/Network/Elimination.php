@@ -36,8 +36,12 @@ final class Elimination
             $position[$node] = $at;
         }
         $this->position = $position;
-        foreach ($order as $node) {
-            $front = Front::of($network, $datum, $this->position, $node, array_map(fn (int $kid): Front => $this->fronts[$kid], $this->kids[$node] ?? []), [], []);
+    }
+
+    private function eliminate(): void
+    {
+        foreach ($this->order as $node) {
+            $front = $this->front($node);
             $this->fronts[$node] = $front;
             if ([] !== $front->nodes) {
                 $this->parent[$node] = $front->nodes[0];
@@ -46,24 +50,59 @@ final class Elimination
         }
     }
 
+    private function front(int $node): Front
+    {
+        return Front::of($this->network, $this->datum, $this->position, $node, array_map(fn (int $kid): Front => $this->fronts[$kid], $this->kids[$node] ?? []), [], []);
+    }
+
     /** @param list<int> $last nodes to keep to the end, because they will be asked for as ports again and again */
     public static function of(Network $network, int $datum, array $last = []): self
     {
-        return new self($network, $datum, EliminationOrder::of($network, $datum, $last));
+        $whole = new self($network, $datum, EliminationOrder::of($network, $datum, $last));
+        $whole->eliminate();
+
+        return $whole;
     }
 
-    /** The same of a network with other numbers, in the same order; null where its branches are not between the same nodes. */
+    /**
+     * The same of a network with other numbers, in the same order: only fronts in which a number differs, and those after them on the
+     * way to the root, are made again. Null where its branches are not between the same nodes.
+     */
     public function like(Network $network): ?self
     {
         if ($network->from !== $this->network->from || $network->to !== $this->network->to) {
             return null;
         }
         $like = new self($network, $this->datum, $this->order);
+        [$like->fronts, $like->parent, $like->kids] = [$this->fronts, $this->parent, $this->kids];
+        $anew = $this->differing($network);
+        foreach ($this->order as $node) {
+            if (isset($anew[$node])) {
+                $like->fronts[$node] = $front = $like->front($node);
+                if ([] !== $front->nodes) {
+                    $anew[$front->nodes[0]] = true;
+                }
+            }
+        }
         if ($network->yRe === $this->network->yRe && $network->yIm === $this->network->yIm) {
             $like->inverse = $this->inverse; // the sources alone differ
         }
 
         return $like;
+    }
+
+    /** @return array<int, true> nodes at a branch that has other numbers in the other network */
+    private function differing(Network $other): array
+    {
+        $own = $this->network;
+        $differing = [];
+        foreach ($own->from as $branch => $from) {
+            if ($own->yRe[$branch] !== $other->yRe[$branch] || $own->yIm[$branch] !== $other->yIm[$branch] || $own->jRe[$branch] !== $other->jRe[$branch] || $own->jIm[$branch] !== $other->jIm[$branch]) {
+                $differing[$from] = $differing[$own->to[$branch]] = true;
+            }
+        }
+
+        return $differing;
     }
 
     /**

@@ -9,8 +9,7 @@ namespace YellowProbe\Network;
  *
  * From the last node eliminated to the first, Z_kj = Σ y_ki·Z_ij / p_k over the remaining neighbours i of k, and
  * Z_kk = (1 + Σ y_ki·Z_ki) / p_k (Takahashi, Fagan and Chin). With the pivots of {@see Front} every term has one sign:
- * entries keep their digits, even if differences of them need not. The pattern is that of the elimination; a pair beyond
- * it is worked out when it is asked for, and kept.
+ * entries keep their digits, even if differences of them need not. Each is worked out when it is asked for, and kept.
  */
 final class SelectedInverse
 {
@@ -20,6 +19,9 @@ final class SelectedInverse
     /** @var array<int, array<int, float>> */
     private array $im = [];
 
+    /** @var array<int, true> nodes with a way to the datum */
+    private array $reached = [];
+
     /**
      * @param array<int, int>   $position of each node in the order of elimination, −1 for the datum
      * @param array<int, Front> $fronts
@@ -28,30 +30,18 @@ final class SelectedInverse
     public function __construct(private readonly array $position, private readonly array $fronts, array $order)
     {
         for ($at = \count($order) - 1; $at >= 0; --$at) {
-            $k = $order[$at];
-            $front = $this->fronts[$k];
-            if ($front->floating || ([] !== $front->nodes && !isset($this->re[$front->nodes[0]]))) {
-                continue; // an island that nothing ties to the datum has no impedance to it
+            $front = $this->fronts[$order[$at]];
+            // An island that nothing ties to the datum has no impedance to it.
+            if (!$front->floating && ([] === $front->nodes || isset($this->reached[$front->nodes[0]]))) {
+                $this->reached[$order[$at]] = true;
             }
-            $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
-            $ownRe = 1.0;
-            $ownIm = 0.0;
-            foreach ($front->nodes as $at1 => $j) {
-                [$re, $im] = $this->entry($front, $j, $square);
-                $this->re[$k][$j] = $re;
-                $this->im[$k][$j] = $im;
-                $ownRe += $front->columnRe[$at1] * $re - $front->columnIm[$at1] * $im;
-                $ownIm += $front->columnRe[$at1] * $im + $front->columnIm[$at1] * $re;
-            }
-            $this->re[$k][$k] = ($ownRe * $front->pivotRe + $ownIm * $front->pivotIm) / $square;
-            $this->im[$k][$k] = ($ownIm * $front->pivotRe - $ownRe * $front->pivotIm) / $square;
         }
     }
 
     /** Whether a node has an impedance to the datum: the datum itself has one of 0. */
     public function reaches(int $node): bool
     {
-        return -1 === $this->position[$node] || isset($this->re[$node]);
+        return -1 === $this->position[$node] || isset($this->reached[$node]);
     }
 
     /**
@@ -66,8 +56,7 @@ final class SelectedInverse
         }
         [$first, $later] = $this->position[$a] <= $this->position[$b] ? [$a, $b] : [$b, $a];
         if (!isset($this->re[$first][$later])) {
-            $front = $this->fronts[$first];
-            [$re, $im] = $this->entry($front, $later, $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm);
+            [$re, $im] = $this->entry($this->fronts[$first], $first, $later);
             $this->re[$first][$later] = $re;
             $this->im[$first][$later] = $im;
         }
@@ -96,15 +85,17 @@ final class SelectedInverse
         return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
     }
 
-    /** @return array{float, float} Σ y_ki·Z_ij / p_k */
-    private function entry(Front $front, int $j, float $square): array
+    /** @return array{float, float} Σ y_ki·Z_ij / p_k, of a node with itself (1 + Σ y_ki·Z_ik) / p_k */
+    private function entry(Front $front, int $k, int $j): array
     {
-        $sumRe = $sumIm = 0.0;
+        $sumRe = $k === $j ? 1.0 : 0.0;
+        $sumIm = 0.0;
         foreach ($front->nodes as $at => $i) {
             [$re, $im] = $this->between($i, $j);
             $sumRe += $front->columnRe[$at] * $re - $front->columnIm[$at] * $im;
             $sumIm += $front->columnRe[$at] * $im + $front->columnIm[$at] * $re;
         }
+        $square = $front->pivotRe * $front->pivotRe + $front->pivotIm * $front->pivotIm;
 
         return [($sumRe * $front->pivotRe + $sumIm * $front->pivotIm) / $square, ($sumIm * $front->pivotRe - $sumRe * $front->pivotIm) / $square];
     }
