@@ -69,75 +69,79 @@ final class Visit
 
     public function run(Truth $truth, Dice $dice): Outcome
     {
-        $state = State::resting($this->house);
-        $opened = Opened::none();
+        $course = new Course(State::resting($this->house), Opened::none(), $truth);
         $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
-        $price = new Price($this->house);
-        $evidence = $plans = $steps = $repaired = $named = [];
+        $steps = [];
         $advice = null;
-        $repairs = $again = 0;
-        $isBack = false;
-        $minutes = 0.0;
         while (true) {
-            $ranking = Pairs::rank($this->house, array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($repaired), $this->hypotheses), $evidence);
-            if (0 === $repairs) {
+            $ranking = Pairs::rank($this->house, array_map(static fn (Hypothesis $hypothesis): Hypothesis => $hypothesis->after($course->repaired), $this->hypotheses), $course->evidence);
+            if ([] === $steps || 0 === $course->repairs) {
                 $steps[] = self::probabilities($ranking);
             }
-            $candidates = $planner->next($ranking, $state, $opened);
+            $candidates = $planner->next($ranking, $course->state, $course->opened);
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
-            if (StopAdvice::Test !== $stop->advice || null === $next || \count($evidence) >= self::MOST_TESTS) {
-                $advice ??= $stop->advice;
-                $lead = array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings)));
-                $named = array_values(array_unique([...$named, ...$lead]));
-                $isMended = $this->mends && [] !== $evidence && $repairs < self::MOST_REPAIRS && \count($evidence) < self::MOST_TESTS && \in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap, StopAdvice::Distributor], true);
-                if (!$isMended && $isBack && $again++ < self::AGAIN) {
-                    $minutes += self::TRIAL_MINUTES;
-                    $evidence[] = $tried = $this->tried($truth, $evidence, $repaired, $dice);
-                    $isBack = ComplaintTrial::isBack($tried->reading);
-                    continue;
-                }
-                if (!$isMended) {
-                    return new Outcome($truth, $steps, \count($evidence), $minutes, $advice, $named);
-                }
-                ++$repairs;
-                // Who finds nothing at a place has made it again all the same, and goes on to the next.
-                $done = array_merge(...array_map(Hypothesis::repairsOf(...), $lead));
-                $right = array_values(array_intersect($done, Hypothesis::repairsOf((string) $truth->hypothesis)));
-                array_push($repaired, ...([] === $right ? $done : $right));
-                $truth = $truth->after($repaired);
-                $next = $plans[self::telling($ranking, $plans)];
-                $next = new Candidate($next, 0.0, $price->minutes($state, $next, $opened), 0.0, 0.0);
-                $isBack = false;
-                for ($trial = 0; $this->isAsked && $trial < self::TRIALS && !$isBack; ++$trial) {
-                    $minutes += self::TRIAL_MINUTES;
-                    $evidence[] = $tried = $this->tried($truth, $evidence, $repaired, $dice);
-                    $isBack = ComplaintTrial::isBack($tried->reading);
-                }
+            $isLong = \count($course->evidence) >= self::MOST_TESTS;
+            if (StopAdvice::Test === $stop->advice && null !== $next && !$isLong) {
+                $this->take($course, $next->plan, $next->minutes, $dice);
+                continue;
             }
-            $minutes += $next->minutes;
-            $opened = $opened->after($this->house, $next->plan);
-            $state = $next->plan->measurement->state;
-            $id = \sprintf('%02d', \count($evidence));
-            $plans[$id] = $next->plan;
-            $evidence[] = new Evidence($id, $next->plan->measurement, $this->read($truth, $next->plan, $dice), fn (): PredictionTable => $this->tables->of($next->plan), $next->plan->id, repaired: $repaired);
+            $advice ??= $stop->advice;
+            $lead = array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings)));
+            $course->named = array_values(array_unique([...$course->named, ...$lead]));
+            if ($this->mends && [] !== $course->evidence && $course->repairs < self::MOST_REPAIRS && !$isLong && \in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap, StopAdvice::Distributor], true)) {
+                $this->mend($course, $lead, $ranking, $dice);
+            } elseif ($course->isBack && $course->again++ < self::AGAIN) {
+                $this->tryAgain($course, $dice);
+            } else {
+                return new Outcome($course->truth, $steps, \count($course->evidence), $course->minutes, $advice, $course->named);
+            }
         }
     }
 
+    private function take(Course $course, TestPlan $plan, float $minutes, Dice $dice): void
+    {
+        $course->minutes += $minutes;
+        $course->opened = $course->opened->after($this->house, $plan);
+        $course->state = $plan->measurement->state;
+        $id = $course->id();
+        $course->plans[$id] = $plan;
+        $course->evidence[] = new Evidence($id, $plan->measurement, $this->read($course->truth, $plan, $dice), fn (): PredictionTable => $this->tables->of($plan), $plan->id, repaired: $course->repaired);
+    }
+
     /**
-     * The complaint tried again after a repair.
+     * What leads is repaired, the complaint tried again, and the test that spoke for it most done once more as the proof.
      *
-     * @param list<Evidence> $evidence so far
-     * @param list<string>   $repaired
+     * @param non-empty-list<string> $lead repairs that the leading suspect asks for
      */
-    private function tried(Truth $truth, array $evidence, array $repaired, Dice $dice): Evidence
+    private function mend(Course $course, array $lead, Ranking $ranking, Dice $dice): void
+    {
+        ++$course->repairs;
+        // Who finds nothing at a place has made it again all the same, and goes on to the next.
+        $done = array_merge(...array_map(Hypothesis::repairsOf(...), $lead));
+        $right = array_values(array_intersect($done, Hypothesis::repairsOf((string) $course->truth->hypothesis)));
+        array_push($course->repaired, ...([] === $right ? $done : $right));
+        $course->truth = $course->truth->after($course->repaired);
+        $proof = $course->plans[self::telling($ranking, $course->plans)];
+        $minutes = (new Price($this->house))->minutes($course->state, $proof, $course->opened);
+        $course->isBack = false;
+        for ($trial = 0; $this->isAsked && $trial < self::TRIALS && !$course->isBack; ++$trial) {
+            $this->tryAgain($course, $dice);
+        }
+        $this->take($course, $proof, $minutes, $dice);
+    }
+
+    /** The complaint tried again after a repair. */
+    private function tryAgain(Course $course, Dice $dice): void
     {
         $trial = new ComplaintTrial();
-        $isThere = $dice->chance($trial->probability(ComplaintTrial::shown($truth->isCause()), $trial->patterns()[1]));
+        $isThere = $dice->chance($trial->probability(ComplaintTrial::shown($course->truth->isCause()), $trial->patterns()[1]));
         $measurement = new Measurement(State::resting($this->house), $trial, Connection::around());
         $hypotheses = $this->hypotheses;
-
-        return new Evidence(\sprintf('%02d', \count($evidence)), $measurement, ReadingParser::parse($trial->patterns()[(int) $isThere], $trial), fn (): PredictionTable => Predictor::table($this->house, $measurement, $hypotheses), $trial->words(), repaired: $repaired);
+        $reading = ReadingParser::parse($trial->patterns()[(int) $isThere], $trial);
+        $course->minutes += self::TRIAL_MINUTES;
+        $course->isBack = ComplaintTrial::isBack($reading);
+        $course->evidence[] = new Evidence($course->id(), $measurement, $reading, fn (): PredictionTable => Predictor::table($this->house, $measurement, $hypotheses), $trial->words(), repaired: $course->repaired);
     }
 
     /**

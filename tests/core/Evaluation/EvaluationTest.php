@@ -23,6 +23,7 @@ use YellowProbe\Evaluation\Summary;
 use YellowProbe\Evaluation\Tables;
 use YellowProbe\Evaluation\Truth;
 use YellowProbe\Evaluation\Visit;
+use YellowProbe\Fault\Change;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
@@ -127,6 +128,29 @@ final class EvaluationTest extends TestCase
         }
         self::assertTrue(Score::of($one, self::$groups)->inLead, 'the open line is among the places of what leads');
         self::assertTrue(Score::of($run(Halving::choose(...)), self::$groups)->topThree, 'by halving too, at its own pace');
+    }
+
+    public function testAfterARepairWhatIsLeftIsLookedForWhoeverMended(): void
+    {
+        // A lost PEN is the distributor's, who mends it; then the line that is open besides is found.
+        $house = Houses::ringAndLights();
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['tingle']));
+        $causes = array_column($space, null, 'id');
+        $faults = array_map(static fn (string $id): Change => $causes[$id]->changes($house)[0] ?? throw new \LogicException("$id changes nothing."), ['lost-pen|service' => 'lost-pen|service', 'open-line|low-r2/L@1' => 'open-line|low-r2/L@1']);
+        $truth = (new Truth($house, null, implode('&', array_keys($faults)), new Factors(), false, $faults))->after([]);
+        $run = static fn (bool $mends, bool $isAsked): Outcome => (new Visit($house, $space, new Tables($house, $space), new MatchedWorld(), null, $mends, $isAsked))->run($truth, new Dice(4));
+        $once = $run(false, true);
+        self::assertSame(StopAdvice::Distributor, $once->advice);
+        self::assertCount($once->tests + 1, $once->steps);
+
+        $both = $run(true, true);
+        self::assertSame([], array_diff(array_keys($faults), $both->named));
+        self::assertSame($once->steps, $both->steps, 'what is thought before the first repair is the same');
+        self::assertFalse($both->truth->isCause(), 'both were put right');
+        // At an inspection there is nothing to try again: at least a proof for each repair, and no minutes for trials.
+        $inspected = $run(true, false);
+        self::assertGreaterThan($once->tests, $inspected->tests);
+        self::assertNotSame($both->minutes, $inspected->minutes);
     }
 
     public function testTheFixedOrderKeepsToItsListWhateverATestIsWorth(): void
