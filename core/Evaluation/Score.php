@@ -17,14 +17,17 @@ final readonly class Score
     public const ABSENT = 'absent';
     public const AT_TIMES = 'at times, not there';
 
+    private const OUTSIDE = 'outside';
+
     private const SURE = 0.9;
     private const ADMITTED = 0.3;
 
     /**
      * @param string                          $kind       slug of the fault, "absent" or "outside"
+     * @param string                          $truth      id of the cause, or the same
      * @param list<array{float, bool}>        $calibration every group's probability after every step, and whether the truth is in it
      */
-    private function __construct(public string $kind, public bool $top, public bool $topThree, public bool $exact, public bool $inLead, public bool $sureAndWrong, public float $tests, public float $minutes, public float $somethingElse, public StopAdvice $advice, public array $calibration)
+    private function __construct(public string $kind, public string $truth, public bool $top, public bool $topThree, public bool $exact, public bool $inLead, public bool $sureAndWrong, public float $tests, public float $minutes, public float $somethingElse, public StopAdvice $advice, public array $calibration)
     {
     }
 
@@ -66,12 +69,13 @@ final readonly class Score
 
         return new self(
             match (true) {
-                null === $truth => 'outside',
+                null === $truth => self::OUTSIDE,
                 $outcome->truth->isQuiet => self::AT_TIMES,
                 Hypothesis::SOUND === $truth => self::ABSENT,
                 str_contains($truth, '&') => 'two faults',
                 default => explode('|', $truth)[0],
             },
+            $truth ?? self::OUTSIDE,
             null === $group ? $admitted : \in_array($leading[0], $right, true),
             null === $group ? $admitted : \in_array($group, \array_slice($leading, 0, 3), true) || self::both($truth, $outcome, $groups),
             $truth === array_key_first($last),

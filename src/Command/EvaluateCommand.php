@@ -87,7 +87,13 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
         }
         $present = array_values(array_filter($scores, static fn (Score $score): bool => !$score->isQuiet()));
         $quiet = array_values(array_filter($scores, static fn (Score $score): bool => $score->isQuiet()));
-        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => ([] === $present ? [] : self::measures($present)) + ([] === $quiet ? [] : ['nothing there: no repair advised' => Summary::mean($quiet, static fn (Score $score): float => (float) !\in_array($score->advice, [StopAdvice::Repair, StopAdvice::Swap], true))]), 'kinds' => self::kinds($scores)];
+        $missed = [];
+        foreach ($scores as $at => $score) {
+            if (!$score->isQuiet() && !$score->topThree) {
+                $missed[] = ['house' => $houses[$at % $count]->house->name, 'visit' => intdiv($at, $count), 'truth' => $score->truth, 'tests' => (int) $score->tests, 'advice' => $score->advice->value];
+            }
+        }
+        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => ([] === $present ? [] : self::measures($present)) + ([] === $quiet ? [] : ['nothing there: no repair advised' => Summary::mean($quiet, static fn (Score $score): float => (float) !\in_array($score->advice, [StopAdvice::Repair, StopAdvice::Swap], true))]), 'kinds' => self::kinds($scores), 'missed' => $missed];
         true === $input->getOption('json') ? $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE)) : self::print($output, $result);
 
         return self::SUCCESS;
@@ -150,7 +156,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
         ], $kinds);
     }
 
-    /** @param array{world: mixed, choice: mixed, seed: int, visits: int, groups: array<string, array{groups: int, largest: int, rules: string}>, measures: array<string, array{mean: float, low: float, high: float}>, kinds: array<string, array{visits: int, top: float, minutes: float, repair: float}>} $result */
+    /** @param array{world: mixed, choice: mixed, seed: int, visits: int, groups: array<string, array{groups: int, largest: int, rules: string}>, measures: array<string, array{mean: float, low: float, high: float}>, kinds: array<string, array{visits: int, top: float, minutes: float, repair: float}>, missed: list<array{house: string, visit: int, truth: string, tests: int, advice: string}>} $result */
     private static function print(OutputInterface $output, array $result): void
     {
         $text = static fn (mixed $value): string => \is_string($value) ? $value : '';
@@ -170,5 +176,8 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
             $table->addRow([$kind, $own['visits'], \sprintf('%.2f', $own['top']), \sprintf('%.0f', $own['minutes']), \sprintf('%.2f', $own['repair'])]);
         }
         $table->render();
+        foreach ($result['missed'] as $visit) {
+            $output->writeln(\sprintf('not in the top three: %s, visit %d: %s after %d tests, advice %s', $visit['house'], $visit['visit'], $visit['truth'], $visit['tests'], $visit['advice']));
+        }
     }
 }

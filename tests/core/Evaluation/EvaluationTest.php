@@ -138,7 +138,8 @@ final class EvaluationTest extends TestCase
         $causes = array_column($space, null, 'id');
         $faults = array_map(static fn (string $id): Change => $causes[$id]->changes($house)[0] ?? throw new \LogicException("$id changes nothing."), ['lost-pen|service' => 'lost-pen|service', 'open-line|low-r2/L@1' => 'open-line|low-r2/L@1']);
         $truth = (new Truth($house, null, implode('&', array_keys($faults)), new Factors(), false, $faults))->after([]);
-        $run = static fn (bool $mends, bool $isAsked): Outcome => (new Visit($house, $space, new Tables($house, $space), new MatchedWorld(), null, $mends, $isAsked))->run($truth, new Dice(4));
+        $tables = new Tables($house, $space);
+        $run = static fn (bool $mends, bool $isAsked): Outcome => (new Visit($house, $space, $tables, new MatchedWorld(), null, $mends, $isAsked))->run($truth, new Dice(4));
         $once = $run(false, true);
         self::assertSame(StopAdvice::Distributor, $once->advice);
         self::assertCount($once->tests + 1, $once->steps);
