@@ -28,20 +28,26 @@ final readonly class ResolvedChange
 
     public static function of(Network $network, Change $change, Excitation $excitation): self
     {
-        $without = $with = $standing = [];
+        $without = $with = $standing = $gone = [];
         foreach ($change->parts() as $part) {
             if (null !== $part->joint && $network->hasNode($part->joint)) {
                 continue; // a loose end has a node of its own: the joint is parted already
             }
+            $kept = array_flip(array_map(static fn (NewBranch $new): string => (string) $new->standsFor, $part->with));
             foreach ($part->without as $element) {
                 $branch = $network->branch($element);
                 if (null !== $branch) {
                     $without[$branch] = $branch;
+                    // What one part has parted another neither joins again by making its resistance higher nor by landing it elsewhere.
+                    if (!isset($kept[$element])) {
+                        $gone[$branch] = true;
+                        unset($standing[$branch]);
+                    }
                 }
             }
             foreach ($part->with as $new) {
                 $branch = null === $new->standsFor ? null : $network->branch($new->standsFor);
-                if (null !== $new->standsFor && null === $branch) {
+                if (null !== $new->standsFor && (null === $branch || isset($gone[$branch]))) {
                     continue;
                 }
                 // A core moved at one end by one part of a change and at the other by another: the second starts from the first.
