@@ -19,7 +19,7 @@ final class AtTimes
     public const ABSENT = -3.0;
 
     /** Episodes up to which every set of them is fitted, for a cause that deserves the whole fit and for one that does not. */
-    private const MOST = 4;
+    private const MOST = 3;
     private const MOST_BESIDE = 2;
 
     /** @var array<string, array<string, non-empty-array<int, int>>> by kind of fault */
