@@ -20,6 +20,9 @@ final readonly class ResidualLaw
     private const PERSONNEL_BELOW = 0.007;
     private const GROUNDED_NEUTRAL_OHMS = 4.0;
 
+    /** Of its rating, at which a sound specimen opens whatever little is lost on the way. */
+    private const SURELY = 0.97;
+
     /** @param float $holdsAmperes it must not open below this */
     private function __construct(public float $ratedAmperes, public float $tripAmperes, public float $spread, private bool $delayed, public float $holdsAmperes)
     {
@@ -35,6 +38,17 @@ final readonly class ResidualLaw
         [$trip, $sigma] = ($delayed ? self::DELAYED[(int) $milliamps] ?? null : null) ?? self::GENERAL[(int) $milliamps] ?? [0.73 * $milliamps, 0.09 * $milliamps];
 
         return new self($milliamps / 1000.0, $trip / 1000.0, $sigma / $trip, $delayed, $milliamps / 2000.0);
+    }
+
+    /**
+     * A specimen's trip current over what is usual for its kind, kept to what its kind allows: one that opens sooner or later than that
+     * is faulty, and another cause.
+     *
+     * @param float $drawn as specimens scatter
+     */
+    public function specimen(float $drawn): float
+    {
+        return max($this->holdsAmperes, min(self::SURELY * $this->ratedAmperes, $this->tripAmperes * $drawn)) / $this->tripAmperes;
     }
 
     /** Seconds a sound device takes at a residual current that trips it. */

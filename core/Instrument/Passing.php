@@ -37,8 +37,9 @@ final readonly class Passing
     {
         $device = $this->device() ?? throw new HouseError('/around/0', 'A residual tester acts on a device: give its poles as "+device/L" and "+device/N".');
         $behaviour = $fault->behaviour($device->id);
+        $law = ResidualLaw::of($device);
 
-        return $tester->act($siemens, $amperes, $standing, $share, ResidualLaw::of($device), $behaviour->threshold * $this->factors->times('device'), $behaviour->time, $this->supply);
+        return $tester->act($siemens, $amperes, $standing, $share, $law, $behaviour->threshold * $law->specimen($this->factors->times('device')), $behaviour->time, $this->supply);
     }
 
     /**
@@ -51,7 +52,8 @@ final readonly class Passing
         $device = $this->device() ?? throw new HouseError('/around/0', 'Name the device that is watched: its poles as "+device/L" and "+device/N", of a breaker "+device/L".');
         $level = 0.0;
         if (Protection::isResidual($device)) {
-            $level = JawSum::shown($this->instrument, $currents)->value / (ResidualLaw::of($device)->tripAmperes * $this->factors->times('device') * $fault->behaviour($device->id)->threshold);
+            $law = ResidualLaw::of($device);
+            $level = JawSum::shown($this->instrument, $currents)->value / ($law->tripAmperes * $law->specimen($this->factors->times('device')) * $fault->behaviour($device->id)->threshold);
         }
         if (\in_array($device->kind, ['breaker', 'two-pole-breaker', 'rcbo'], true)) {
             $level = max([$level, ...array_map(static fn (array $current): float => $current[0]->modulus() / BreakerLaw::of($device)->holdsAmperes(), $currents)]);

@@ -42,6 +42,16 @@ final class LawsTest extends TestCase
         self::assertEqualsWithDelta(0.5, $law->probability($law->tripAmperes), 1e-9);
     }
 
+    public function testASoundSpecimenStaysWithinWhatItsKindAllows(): void
+    {
+        // Five milliamps as a rule, holding below four and open before six; 22 mA of a 30 mA device, 15 to 29.1.
+        $persons = ResidualLaw::of(self::part('residual-outlet', []));
+        self::assertSame([1.1, 0.8], [$persons->specimen(1.1), $persons->specimen(0.5)]);
+        self::assertEqualsWithDelta(0.97 * 6.0 / 5.0, $persons->specimen(1.3), 1e-12);
+        $general = ResidualLaw::of(self::part('residual-device', ['ratedMilliamps' => 30]));
+        self::assertEqualsWithDelta([1.3, 29.1 / 22.0, 15.0 / 22.0], array_map($general->specimen(...), [1.3, 1.4, 0.6]), 1e-12);
+    }
+
     public function testTheSpreadOfAKindAndWhereItMustHold(): void
     {
         $law = ResidualLaw::of(self::part('residual-device', ['ratedMilliamps' => 30]));
