@@ -53,7 +53,8 @@ final class DemoTest extends ApiTestCase
 
     public function testTheRankingOfEachDemonstrationNamesItsCause(): void
     {
-        foreach (['Salter' => ['Open cpc', 0.95], '19 Sallow' => ['Line and neutral reversed, repaired', 0.8]] as $address => [$cause, $least]) {
+        // At the inspection the sockets alone were looked at: what lights and cooker have besides, nobody knows yet.
+        foreach (['Salter' => ['Open cpc', 0.95], '19 Sallow' => ['Line and neutral reversed, repaired', 0.25]] as $address => [$cause, $least]) {
             $ranking = $this->call('GET', '/api/calls/'.$this->demoCall($address).'/ranking');
             self::assertSame($cause, self::at($ranking, 'suspects', 0, 'title'));
             self::assertGreaterThan($least, self::at($ranking, 'suspects', 0, 'probability'));
