@@ -68,9 +68,9 @@ final class AtTimes
     }
 
     /**
-     * @param array<int, int>                          $apart     places of its rows by reading
+     * @param array<int, int>                                    $apart     places of its rows by reading
      * @param non-empty-array<string, non-empty-array<int, int>> $episodes  that notice it
-     * @param array<string, float>                     $presences of each
+     * @param array<string, float>                               $presences how likely it was there in each, before anything was read
      *
      * @return array{float, array<string, float>} nats above the sound house, and by episode how likely it was there
      */
@@ -103,9 +103,9 @@ final class AtTimes
     }
 
     /**
-     * @param array<int, int>                          $apart
+     * @param array<int, int>                                    $apart
      * @param non-empty-array<string, non-empty-array<int, int>> $episodes
-     * @param array<string, float>                     $presences
+     * @param array<string, float>                               $presences
      *
      * @return array{float, array<string, float>}
      */

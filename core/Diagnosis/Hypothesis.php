@@ -38,6 +38,7 @@ final readonly class Hypothesis
      * @param array{self, self}|array{} $both       the two faults of a pair
      * @param list<int>                 $severities of its kind that count; all when empty
      * @param bool                      $isRepaired it was the cause, perhaps, and is no longer there
+     * @param float                     $second     of the house as surveyed: how often two faults are there, over the product of their rates
      */
     private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND)
     {

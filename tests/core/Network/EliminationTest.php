@@ -95,6 +95,29 @@ final class EliminationTest extends TestCase
         self::assertLessThan(1e-12, $solution->residual);
     }
 
+    public function testWithOtherNumbersItIsWhatThatNetworkGivesFromNothing(): void
+    {
+        $network = self::grid(6, 3);
+        $datum = $network->node('n0');
+        $first = Elimination::of($network, $datum);
+        $before = $first->voltages();
+        foreach ([['down8'], ['source'], array_keys($network->elements)] as $names) {
+            $numbers = new NetworkBuilder();
+            foreach ($names as $name) {
+                'source' === $name ? $numbers->source($name, 'n0', 'n35', new Complex(110.0), 0.1) : $numbers->resistor((string) $name, 'a', 'b', 0.7);
+            }
+            $other = $network->renumbered($numbers->build()) ?? self::fail('All of these are in the grid.');
+            $like = $first->like($other) ?? self::fail('The branches are between the same nodes.');
+            $anew = Elimination::of($other, $datum);
+            self::assertSame($anew->voltages(), $like->voltages());
+            self::assertSame($anew->inverse()->apart($network->node('n9'), $network->node('n26')), $like->inverse()->apart($network->node('n9'), $network->node('n26')));
+            self::assertEquals($anew->ports([$network->node('n14')]), $like->ports([$network->node('n14')]));
+            self::assertNotSame($before, $like->voltages());
+        }
+        self::assertSame($before, $first->voltages(), 'the first stays what it was');
+        self::assertNull($first->like(self::grid(5, 3)));
+    }
+
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
