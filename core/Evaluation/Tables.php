@@ -8,6 +8,7 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Installation\House;
+use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\TestPlan;
 
 /** The prediction tables of one surveyed house, each worked out once: they depend on no reading and on no truth. */
@@ -19,6 +20,12 @@ final class Tables
     /** @param non-empty-list<Hypothesis> $hypotheses */
     public function __construct(private readonly House $house, private readonly array $hypotheses)
     {
+    }
+
+    /** Whether the cover of something other than a board has to come off for a test that is done live. */
+    public function opensLive(TestPlan $plan): bool
+    {
+        return !$plan->measurement->instrument->deadOnly() && [] !== Access::reached($this->house, $plan->measurement) && !Access::needsBoard($this->house, $plan->measurement);
     }
 
     public function of(TestPlan $plan): PredictionTable

@@ -86,4 +86,10 @@ final readonly class NewBranch
     {
         return new self($a, $b, 0.0, $element, loose: $loose);
     }
+
+    /** The same of a joint instead of its core: it is counted from the conductor to the terminal, so that whichever end of the core is landed elsewhere, its second end is. */
+    public function ofItsJoint(): self
+    {
+        return new self(null, $this->a ?? $this->b, $this->ohms, $this->standsFor, $this->farads, $this->volts, $this->likewise);
+    }
 }

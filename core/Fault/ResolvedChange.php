@@ -30,12 +30,15 @@ final readonly class ResolvedChange
     {
         $without = $with = $standing = $gone = [];
         foreach ($change->parts() as $part) {
-            if (null !== $part->joint && $network->hasNode($part->joint)) {
+            if (self::isLoose($network, $part->joint)) {
                 continue; // a loose end has a node of its own: the joint is parted already
             }
+            // A joint that is probed is an element of its own, which the conductor stands for otherwise.
+            $probed = null === $part->joint ? null : $network->branch($part->joint);
+            $core = null === $probed ? null : substr((string) $part->joint, 0, -2);
             $kept = array_flip(array_map(static fn (NewBranch $new): string => (string) $new->standsFor, $part->with));
             foreach ($part->without as $element) {
-                $branch = $network->branch($element);
+                $branch = $element === $core ? $probed : $network->branch($element);
                 if (null !== $branch) {
                     $without[$branch] = $branch;
                     // What one part has parted another neither joins again by making its resistance higher nor by landing it elsewhere.
@@ -46,12 +49,16 @@ final readonly class ResolvedChange
                 }
             }
             foreach ($part->with as $new) {
-                $branch = null === $new->standsFor ? null : $network->branch($new->standsFor);
+                $branch = match ($new->standsFor) {
+                    null => null,
+                    $core => $probed,
+                    default => $network->branch($new->standsFor),
+                };
                 if (null !== $new->standsFor && (null === $branch || isset($gone[$branch]))) {
                     continue;
                 }
                 // A core moved at one end by one part of a change and at the other by another: the second starts from the first.
-                $entry = null === $branch ? self::fresh($network, $new, $excitation) : self::altered($network, $new, $standing[$branch] ?? [$network->from[$branch], $network->to[$branch], $network->admittance($branch), $network->driven($branch)], $excitation);
+                $entry = null === $branch ? self::fresh($network, $new, $excitation) : self::altered($network, $branch === $probed ? $new->ofItsJoint() : $new, $standing[$branch] ?? [$network->from[$branch], $network->to[$branch], $network->admittance($branch), $network->driven($branch)], $excitation);
                 if (null === $branch) {
                     $with[] = $entry;
                 } else {
@@ -148,8 +155,13 @@ final readonly class ResolvedChange
         return [null === $new->a ? $from : self::end($network, $new->loose[0], $new->a), null === $new->b ? $to : self::end($network, $new->loose[1], $new->b), $y, $j];
     }
 
+    private static function isLoose(Network $network, ?string $joint): bool
+    {
+        return null !== $joint && $network->hasNode($joint) && null === $network->branch($joint);
+    }
+
     private static function end(Network $network, ?string $loose, string $landed): int
     {
-        return $network->node(null !== $loose && $network->hasNode($loose) ? $loose : $landed);
+        return $network->node(null !== $loose && self::isLoose($network, $loose) ? $loose : $landed);
     }
 }

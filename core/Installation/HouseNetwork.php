@@ -14,7 +14,8 @@ use YellowProbe\Network\NetworkBuilder;
  *
  * Nodes are terminals ("part.key"), the star point "@star", the ground "@ground", and the loose end of every lifted
  * joint (named like the joint). A cable core with its two joints is one element, named "cable/core"; half of the
- * cable's insulation and capacitance stands at each of its ends.
+ * cable's insulation and capacitance stands at each of its ends. A joint that is probed is an element of its own, named
+ * like the joint, and so is the node on the conductor's side of it.
  */
 final class HouseNetwork
 {
@@ -41,7 +42,8 @@ final class HouseNetwork
         'steel-conduit' => [100.0, 50.0],
     ];
 
-    public static function build(House $house, State $state, Excitation $excitation, Factors $factors = new Factors()): Network
+    /** @param list<string> $probed landed joints that a tester has a lead on the conductor's side of */
+    public static function build(House $house, State $state, Excitation $excitation, Factors $factors = new Factors(), array $probed = []): Network
     {
         $builder = new NetworkBuilder();
         $builder->node(self::GROUND);
@@ -52,7 +54,7 @@ final class HouseNetwork
         }
         self::parts($builder, $house, $state, $excitation, $factors);
         foreach ($house->cables as $cable) {
-            self::cable($builder, $cable, $state, $excitation, $factors);
+            self::cable($builder, $cable, $state, $excitation, $factors, $probed);
         }
         foreach (array_keys($state->loads, State::HEATER, true) as $outlet) {
             if ($house->hasTerminal("$outlet-L")) {
@@ -69,9 +71,10 @@ final class HouseNetwork
     /**
      * What one factor touches, as it then is: only its elements, on nodes that mean nothing.
      *
-     * @param string $factor as in {@see Factors}
+     * @param string       $factor as in {@see Factors}
+     * @param list<string> $probed as in {@see build()}
      */
-    public static function touched(House $house, State $state, Excitation $excitation, string $factor, float $log): Network
+    public static function touched(House $house, State $state, Excitation $excitation, string $factor, float $log, array $probed = []): Network
     {
         $builder = new NetworkBuilder();
         $excitation = $excitation->at(Supply::of($house)->hertz);
@@ -83,7 +86,7 @@ final class HouseNetwork
         }
         foreach ($house->cables as $cable) {
             if ('insulation' === $factor || "length:$cable->circuit" === $factor) {
-                self::cable($builder, $cable, $state, $excitation, $factors);
+                self::cable($builder, $cable, $state, $excitation, $factors, $probed);
             }
         }
 
@@ -98,7 +101,8 @@ final class HouseNetwork
         }
     }
 
-    private static function cable(NetworkBuilder $builder, Cable $cable, State $state, Excitation $excitation, Factors $factors): void
+    /** @param list<string> $probed */
+    private static function cable(NetworkBuilder $builder, Cable $cable, State $state, Excitation $excitation, Factors $factors, array $probed): void
     {
         $stretch = null === $cable->circuit ? 1.0 : $factors->times("length:$cable->circuit");
         $joint = $cable->attributes->positive('jointOhms', self::JOINT_OHMS);
@@ -108,8 +112,12 @@ final class HouseNetwork
             foreach ([1, 2] as $end) {
                 $terminal = $core->ends[$end - 1];
                 $loose = null === $terminal || $state->isLifted($core->joint($end));
-                $ends[$core->key][$end] = $loose ? $core->joint($end) : $terminal;
-                $joints += $loose ? 0 : 1; // a lifted end has no joint to add ohms
+                $own = !$loose && \in_array($core->joint($end), $probed, true);
+                if ($own) {
+                    $builder->resistor($core->joint($end), $core->joint($end), $terminal, max($joint, 1e-6));
+                }
+                $ends[$core->key][$end] = $loose || $own ? $core->joint($end) : $terminal;
+                $joints += $loose || $own ? 0 : 1; // a lifted end has no joint to add ohms
             }
             $ohms = $cable->coreOhms($core) * $stretch + $joints * $joint;
             $builder->resistor($core->element(), $ends[$core->key][1], $ends[$core->key][2], max($ohms, 1e-6));

@@ -14,21 +14,29 @@ final class LatelyBuilt
     /** @var \WeakMap<House, array<string, Network>>|null */
     private static ?\WeakMap $kept = null;
 
-    /** The same as {@see HouseNetwork::build()}. */
-    public static function network(House $house, State $state, Excitation $excitation, Factors $factors): Network
+    /**
+     * The same as {@see HouseNetwork::build()}.
+     *
+     * @param list<string> $probed
+     */
+    public static function network(House $house, State $state, Excitation $excitation, Factors $factors, array $probed = []): Network
     {
-        return self::kept($house, "whole {$excitation->key()} {$factors->key()} {$state->hash()}", static function () use ($house, $state, $excitation, $factors): Network {
+        return self::kept($house, "whole {$excitation->key()} {$factors->key()} {$state->hash()}".implode(' ', $probed), static function () use ($house, $state, $excitation, $factors, $probed): Network {
             $single = $factors->single();
-            $changed = null === $single ? null : self::network($house, $state, $excitation, new Factors())->renumbered(self::touched($house, $state, $excitation, ...$single));
+            $changed = null === $single ? null : self::network($house, $state, $excitation, new Factors(), $probed)->renumbered(self::touched($house, $state, $excitation, $single[0], $single[1], $probed));
 
-            return $changed ?? HouseNetwork::build($house, $state, $excitation, $factors);
+            return $changed ?? HouseNetwork::build($house, $state, $excitation, $factors, $probed);
         });
     }
 
-    /** The same as {@see HouseNetwork::touched()}. */
-    public static function touched(House $house, State $state, Excitation $excitation, string $factor, float $log): Network
+    /**
+     * The same as {@see HouseNetwork::touched()}.
+     *
+     * @param list<string> $probed
+     */
+    public static function touched(House $house, State $state, Excitation $excitation, string $factor, float $log, array $probed = []): Network
     {
-        return self::kept($house, "touched {$excitation->key()} $factor $log {$state->hash()}", static fn (): Network => HouseNetwork::touched($house, $state, $excitation, $factor, $log));
+        return self::kept($house, "touched {$excitation->key()} $factor $log {$state->hash()}".implode(' ', $probed), static fn (): Network => HouseNetwork::touched($house, $state, $excitation, $factor, $log, $probed));
     }
 
     /** @param \Closure(): Network $build */

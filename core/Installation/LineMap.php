@@ -47,6 +47,23 @@ final class LineMap
         return Known::once($house, "line map of $circuit", static fn (): array => self::drawn($house, $circuit));
     }
 
+    /**
+     * @param list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}> $stops
+     *
+     * @return list<string> a point, and the points and cables that hang on it
+     */
+    public static function behind(array $stops, string $part): array
+    {
+        $behind = [$part];
+        foreach ($stops as $stop) {
+            if ($stop['after'] === $part) {
+                array_push($behind, ...$stop['cables'], ...self::behind($stops, $stop['part']));
+            }
+        }
+
+        return $behind;
+    }
+
     /** @return array{stops: list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}>, returns: list<array{from: string|null, to: string|null, cable: string}>, ring: bool} */
     private static function drawn(House $house, string $circuit): array
     {

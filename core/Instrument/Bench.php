@@ -34,6 +34,9 @@ final class Bench
     private readonly Jaw $jaw;
     private readonly Passing $passing;
 
+    /** @var list<string> landed joints that it has a lead on the conductor's side of */
+    private readonly array $probed;
+
     /** @var list<int> */
     private readonly array $leads;
 
@@ -56,7 +59,8 @@ final class Bench
     {
         $this->supply = Supply::of($house);
         $this->excitation = $instrument->excitation()->at($this->supply->hertz);
-        $this->network = $factors === $beside?->factors ? $beside->network : LatelyBuilt::network($house, $state, $this->excitation, $factors);
+        $this->probed = $connection->probed($house, $state, $instrument);
+        $this->network = $factors === $beside?->factors && $this->probed === $beside->probed ? $beside->network : LatelyBuilt::network($house, $state, $this->excitation, $factors, $this->probed);
         $this->passing = new Passing($house, $instrument, $connection, $factors, $this->supply);
         $this->jaw = new Jaw($house, $this->network, $connection->around);
         $leads = [];
@@ -111,7 +115,7 @@ final class Bench
         if (null === $this->closedForm) {
             return null;
         }
-        $then = LatelyBuilt::touched($this->house, $this->state, $this->excitation, $factor, $log);
+        $then = LatelyBuilt::touched($this->house, $this->state, $this->excitation, $factor, $log, $this->probed);
         $elements = [];
         foreach ($then->elements as $element => $branch) {
             $own = $this->network->branch((string) $element);

@@ -8,6 +8,7 @@ use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\HouseNetwork;
+use YellowProbe\Installation\State;
 
 /** Where a tester is put: its leads on terminals, or its jaw around conductors, each with its direction. */
 final readonly class Connection
@@ -18,6 +19,17 @@ final readonly class Connection
      */
     private function __construct(public array $terminals, public array $around)
     {
+    }
+
+    /**
+     * Landed joints with a lead on the conductor's side of them. A tester for dead conductors is not put there: what it reads
+     * of a conductor is read off its loose end.
+     *
+     * @return list<string>
+     */
+    public function probed(House $house, State $state, Instrument $instrument): array
+    {
+        return $instrument->deadOnly() ? [] : array_values(array_filter($this->terminals, static fn (string $terminal): bool => null !== ($landed = $house->joint($terminal)) && null !== $landed[0]->ends[$landed[1] - 1] && !$state->isLifted($terminal)));
     }
 
     public static function leads(string ...$terminals): self

@@ -35,7 +35,7 @@ final readonly class CurrentPath
             return new self(\INF, []);
         }
         $excitation = $measurement->instrument->excitation()->at(Supply::of($house)->hertz);
-        $network = HouseNetwork::build($house, $measurement->state, $excitation);
+        $network = HouseNetwork::build($house, $measurement->state, $excitation, probed: $measurement->probed($house));
         $network = ResolvedChange::of($network, $fault ?? new Change(), $excitation)->network();
         $from = $network->node($leads[0]);
         $to = $network->node($leads[\count($leads) - 1]);

@@ -20,6 +20,12 @@ final readonly class Measurement
         return hash('xxh128', $this->state->hash().$this->instrument->slug().json_encode($this->connection->toArray(), \JSON_THROW_ON_ERROR));
     }
 
+    /** @return list<string> as in {@see Connection::probed()} */
+    public function probed(House $house): array
+    {
+        return $this->connection->probed($house, $this->state, $this->instrument);
+    }
+
     /** @return list<string> the circuits whose conductors the tester is on */
     public function circuits(House $house): array
     {

@@ -73,7 +73,7 @@ final readonly class InsulationHalves extends EnteredTest
             [$cable] = $stop['cables'];
             $before = $house->parts[$stop['after'] ?? '']->name ?? 'the board';
             // A ring's last leg is free at the board, and hangs on its last point.
-            $behind = self::behind($stops, $stop['part']);
+            $behind = LineMap::behind($stops, $stop['part']);
             $beyond = null !== $ring && \in_array($ring->points[\count($ring->points) - 1], $behind, true) ? [...$behind, (string) $leg] : $behind;
             if (null !== $stop['after']) {
                 $partings[] = [$stop['after'], $cable, "before {$house->parts[$stop['part']]->name}", false, [$cable, ...$beyond]];
@@ -85,23 +85,6 @@ final readonly class InsulationHalves extends EnteredTest
         }
 
         return $partings;
-    }
-
-    /**
-     * @param list<array{part: string, column: int, row: int, after: string|null, cables: list<string>}> $stops
-     *
-     * @return list<string> a point, and the points and cables that hang on it
-     */
-    private static function behind(array $stops, string $part): array
-    {
-        $behind = [$part];
-        foreach ($stops as $stop) {
-            if ($stop['after'] === $part) {
-                array_push($behind, ...$stop['cables'], ...self::behind($stops, $stop['part']));
-            }
-        }
-
-        return $behind;
     }
 
     /** @return list<string> the line of a ring's last leg at the board, where the ring itself is parted; its neutrals are all out there */

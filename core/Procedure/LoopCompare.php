@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Instrument\Connection;
 
 final readonly class LoopCompare extends EnteredTest
@@ -18,8 +17,10 @@ final readonly class LoopCompare extends EnteredTest
     public function plans(House $house): array
     {
         $plans = [];
-        foreach (Outlets::all($house) as [$part, $outlet]) {
-            $plans[] = $this->plan("$part->id.$outlet", "No-trip loop at $part->name", States::outletOn($house, $part, $outlet), 'loop-3-wire', Connection::leads($part->terminal("$outlet-L"), $part->terminal("$outlet-N"), $part->terminal("$outlet-E")));
+        foreach (TestPoint::all($house) as $point) {
+            if (isset($point->contacts['L'], $point->contacts['N'], $point->contacts['E'])) {
+                $plans[] = $this->plan($point->id, "No-trip loop at {$point->words()}", $point->live, 'loop-3-wire', Connection::leads($point->contacts['L'], $point->contacts['N'], $point->contacts['E']));
+            }
         }
 
         return $plans;

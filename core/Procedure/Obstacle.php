@@ -31,7 +31,7 @@ final readonly class Obstacle
 
     public static function of(House $house, Measurement $measurement): ?self
     {
-        $network = HouseNetwork::build($house, $measurement->state, Excitation::mains());
+        $network = HouseNetwork::build($house, $measurement->state, Excitation::mains(), probed: $measurement->probed($house));
         foreach ($measurement->connection->terminals as $terminal) {
             if (!$network->hasNode($terminal)) {
                 return new self(\sprintf('There is no loose end to probe: first lift %s, dead.', Labels::end($house, $terminal)), false);

@@ -8,10 +8,10 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 
-/** Volts between the contacts of an outlet, and where a circuit leaves its board: what fails there comes from before it. */
-final readonly class PolarityLive extends SocketPairs
+/** Volts between the contacts of a point, and where a circuit leaves its board: what fails there comes from before it. */
+final readonly class PolarityLive extends PointPairs
 {
-    private const PAIRS = [['L', 'N'], ['L', 'E'], ['N', 'E']];
+    private const PAIRS = [['L', 'N'], ['L', 'E'], ['N', 'E'], ['SL', 'N'], ['SL', 'E']];
 
     public function __construct()
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Instrument\Connection;
 
 final readonly class R2LongLead extends EnteredTest
@@ -22,8 +21,10 @@ final readonly class R2LongLead extends EnteredTest
             return [];
         }
         $plans = [];
-        foreach (Outlets::all($house) as [$part, $outlet]) {
-            $plans[] = $this->plan("$part->id.$outlet", "Long lead from the earth bar to the earth contact of $part->name", States::boardOff($house), 'low-ohm', Connection::leads($part->terminal("$outlet-E"), $earth));
+        foreach (TestPoint::all($house) as $point) {
+            if (isset($point->contacts['E'])) {
+                $plans[] = $this->plan($point->id, "Long lead from the earth bar to the earth contact of {$point->words()}", States::boardOff($house), 'low-ohm', Connection::leads($point->contacts['E'], $earth));
+            }
         }
 
         return $plans;

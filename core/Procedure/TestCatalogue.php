@@ -17,7 +17,7 @@ final class TestCatalogue
             new BondingContinuity(), new R2LongLead(), new RingEnds(), new RingCrossLn(), new RingCrossLe(), new RingOrder(), new InsulationJoined(), new InsulationHalves(),
             new NeutralToEarth(), new PolarityDead(), new ElectrodeThreeSpike(), new CapacitanceEnds(), new SupplyPolarity(), new MetTrueEarth(), ExternalLoop::ze(), ExternalLoop::electrode(),
             new FaultCurrent(), new LoopCompare(), new ResidualTimes(), new ResidualRamp(), new ResidualIsolated(), new CpcCurrent(), new NeutralOfOffCircuit(), new EarthingCurrent(),
-            LoadedOutlet::neutralToEarth(), LoadedOutlet::drop(), LoadedOutlet::joint(), new HoldsUnplugged(), new PlugByPlug(), new LeakageLog(), new HeatLook(), new TraceCircuit(), new ElectrodeClamps(), new LeakRatio(), new FunctionCheck(), ...Unmeasured::all(),
+            UnderLoad::neutralToEarth(), UnderLoad::drop(), new JointDrop(), new HoldsUnplugged(), new PlugByPlug(), new LeakageLog(), new HeatLook(), new TraceCircuit(), new ElectrodeClamps(), new LeakRatio(), new FunctionCheck(), ...Unmeasured::all(),
         ];
         $order = array_flip(Entries::slugs());
         usort($all, static fn (Procedure $a, Procedure $b): int => $order[$a->slug()] <=> $order[$b->slug()]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
-final readonly class Zs extends SocketPairs
+final readonly class Zs extends PointPairs
 {
     public function __construct()
     {

@@ -27,6 +27,6 @@ final class Formulas
     /** @return list<Formula> */
     private static function all(): array
     {
-        return [new Between(), new AtLeast(), new AtMost(), new MaxZs(), new ShareOfResidualRating(), new LampPattern(), new ResidualTime(), new ResidualRamp(), new ElectrodeResistance(), new FaultCurrent(), new VoltageDrop()];
+        return [new Between(), new AtLeast(), new AtMost(), new MaxZs(), new ShareOfResidualRating(), new LampPattern(), new ResidualTime(), new ResidualRamp(), new ElectrodeResistance(), new FaultCurrent(), new VoltageDrop(), new JointVolts()];
     }
 }

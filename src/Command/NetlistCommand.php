@@ -35,7 +35,7 @@ final class NetlistCommand extends Command
     {
         $asked = $this->options->read($input);
         $excitation = $asked->measurement->instrument->excitation()->at(Supply::of($asked->house)->hertz);
-        $network = HouseNetwork::build($asked->house, $asked->measurement->state, $excitation);
+        $network = HouseNetwork::build($asked->house, $asked->measurement->state, $excitation, probed: $asked->measurement->probed($asked->house));
         $network = ResolvedChange::of($network, $asked->change, $excitation)->network();
         $ground = $input->getOption('ground');
         $output->write(Netlist::of($network, $excitation->hertz, \is_string($ground) ? $ground : HouseNetwork::GROUND, $asked->house->name.', leads on '.implode(' and ', $asked->measurement->connection->terminals)), false, OutputInterface::OUTPUT_RAW);

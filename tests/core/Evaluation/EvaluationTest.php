@@ -165,12 +165,16 @@ final class EvaluationTest extends TestCase
         $ranking = Ranker::rank(self::space(), []);
         $tests = [];
         while (null !== $next = FixedOrder::choose($ranking, $candidates, self::$tables)) {
-            $tests[] = $next->plan->procedure->slug();
+            $tests[] = $next->plan->procedure->slug().(self::$tables->opensLive($next->plan) ? ', opened' : '');
             $candidates = array_values(array_filter($candidates, static fn (Candidate $one): bool => $one !== $next));
         }
-        $listed = array_values(array_intersect($tests, FixedOrder::TESTS));
-        self::assertSame(array_values(array_intersect(FixedOrder::TESTS, $tests)), array_values(array_unique($listed)));
+        // A point is opened live only after the last of the live tests that ask for no opening.
+        $order = FixedOrder::TESTS;
+        array_splice($order, (int) array_search('rcd-ramp', $order, true) + 1, 0, ['polarity-live, opened', 'zs, opened']);
+        $listed = array_values(array_intersect($tests, $order));
+        self::assertSame(array_values(array_intersect($order, $tests)), array_values(array_unique($listed)));
         self::assertSame($listed, \array_slice($tests, 0, \count($listed)), 'what the list leaves out comes last');
+        self::assertContains('zs, opened', $tests);
     }
 
     public function testScoresByHand(): void

@@ -14,7 +14,6 @@ use YellowProbe\Fault\ResolvedChange;
 use YellowProbe\Installation\Excitation;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
-use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Voltmeter;
@@ -50,7 +49,7 @@ final class CatalogueTest extends TestCase
             $measurement = $plans[array_keys($plans)[$at % \count($plans)]]->measurement;
             $bench = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
             $mains = Excitation::mains(Supply::of($house)->hertz);
-            $network = HouseNetwork::build($house, State::resting($house), $mains);
+            $network = HouseNetwork::build($house, $measurement->state, $mains);
             [$a, $b] = array_map($network->node(...), $measurement->connection->terminals);
             foreach (FaultCatalogue::all() as $kind) {
                 foreach (\array_slice($kind->sites($house), 0, 3) as $site) {

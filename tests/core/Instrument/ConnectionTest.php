@@ -57,7 +57,7 @@ final class ConnectionTest extends TestCase
         }
     }
 
-    public function testALooseEndCanBeProbedOnlyWhileItIsLifted(): void
+    public function testALooseEndCanBeProbedDeadOnlyWhileItIsLifted(): void
     {
         $house = Houses::ringAndLights();
         $connection = Connection::leads('up-r1/N@1', 'met.t1');
@@ -65,7 +65,7 @@ final class ConnectionTest extends TestCase
         self::assertGreaterThanOrEqual(0.0, (new Bench($house, $lifted, Instruments::get('voltmeter-high-z'), $connection))->read()->value);
         $this->expectException(HouseError::class);
         $this->expectExceptionMessage('while it is lifted');
-        new Bench($house, State::resting($house), Instruments::get('voltmeter-high-z'), $connection);
+        new Bench($house, State::resting($house), Instruments::get('insulation-tester'), $connection);
     }
 
     public function testAClampCountsOutwardBothLegsOfARingAndOneConductorAlone(): void

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Instrument\Connection;
 
-/** Live tests between two contacts of an outlet, covers on. */
-abstract readonly class SocketPairs extends EnteredTest
+/** Live tests between two contacts of a point. */
+abstract readonly class PointPairs extends EnteredTest
 {
     /**
      * @param list<array{string, string}> $pairs   contacts of leads A and B, such as L and E
@@ -23,9 +22,11 @@ abstract readonly class SocketPairs extends EnteredTest
     public function plans(House $house): array
     {
         $plans = [];
-        foreach (Outlets::all($house) as [$part, $outlet]) {
+        foreach (TestPoint::all($house) as $point) {
             foreach ($this->pairs as [$a, $b]) {
-                $plans[] = $this->plan("$part->id.$outlet:$a-$b", \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $part->name), States::outletOn($house, $part, $outlet), $this->instrument, Connection::leads($part->terminal("$outlet-$a"), $part->terminal("$outlet-$b")));
+                if (isset($point->contacts[$a], $point->contacts[$b])) {
+                    $plans[] = $this->plan("$point->id:$a-$b", \sprintf('%s %s–%s at %s', $this->leading, $a, $b, $point->words()), $point->live, $this->instrument, Connection::leads($point->contacts[$a], $point->contacts[$b]));
+                }
             }
         }
 
