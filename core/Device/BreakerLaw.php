@@ -34,7 +34,7 @@ final readonly class BreakerLaw
     /** Seconds until it opens from cold at a steady current, or null when it holds: τ·ln(I²/(I² − I_p²)). */
     public function seconds(float $amperes): ?float
     {
-        if ($amperes >= sqrt($this->magneticFrom * $this->magneticTo)) {
+        if ($amperes >= $this->atOnceAmperes()) {
             return self::MAGNETIC_SECONDS;
         }
         $square = ($amperes / $this->ratedAmperes) ** 2;
@@ -46,6 +46,12 @@ final readonly class BreakerLaw
     public function holdsAmperes(): float
     {
         return self::THERMAL * $this->ratedAmperes;
+    }
+
+    /** In the middle of the zone of its magnetic part. */
+    public function atOnceAmperes(): float
+    {
+        return sqrt($this->magneticFrom * $this->magneticTo);
     }
 
     /** Whether the magnetic part may open at once (lower end of its zone) and must (upper end). */

@@ -43,7 +43,7 @@ final class Planner
     private array $hashes = [];
 
     /**
-     * @param \Closure(TestPlan, non-empty-list<Hypothesis>): PredictionTable $tables    what a test would show, sketched or kept
+     * @param \Closure(Measurement, non-empty-list<Hypothesis>): PredictionTable $tables what a test would show, sketched or kept
      * @param Practice|null                                                   $practice  how this person works; anything goes when left out
      * @param int                                                             $mostTests that are weighed at first, of each kind in turn; then some more of the kinds that tell most
      */
@@ -57,7 +57,7 @@ final class Planner
     /** With every table worked out when it is asked for, of fewer tests therefore. */
     public static function sketching(House $house, ?Practice $practice = null): self
     {
-        return new self($house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch($house, $plan->measurement, $hypotheses), $practice, self::SKETCHED);
+        return new self($house, static fn (Measurement $measurement, array $hypotheses): PredictionTable => Predictor::sketch($house, $measurement, $hypotheses), $practice, self::SKETCHED);
     }
 
     /** What any test would tell now, in bits: planned here, or a person's own. */
@@ -81,7 +81,7 @@ final class Planner
         $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
             /** @var list<array{TestPlan, float}> $candidates */
             foreach ($candidates as [$plan, $price]) {
-                $forecast = Forecast::of($beliefs, ($this->tables)($plan, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
+                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
                 $own = $forecast->bits($beliefs);
                 $told[$plan->procedure->slug()] = max($told[$plan->procedure->slug()] ?? 0.0, $own);
                 if ($own > self::LEAST_BITS) {
@@ -89,7 +89,9 @@ final class Planner
                 }
             }
         };
-        [$again, $possible] = $this->possible($ranking, $standings, $now, $opened);
+        $circuits = $this->circuits($standings);
+        $holding = new Holding($this->house, $ranking, $beliefs, $circuits, fn (Measurement $watched): PredictionTable => ($this->tables)($watched, $hypotheses)->after($ranking->repaired));
+        [$again, $possible] = $this->possible($ranking, $standings, $circuits, $holding, $now, $opened);
         $first = self::spread($possible, $this->mostTests);
         $weigh([...$again, ...$first]);
         // Of the kinds that tell most there may be better ones: where a circuit is parted decides what that is worth.
@@ -105,21 +107,26 @@ final class Planner
     }
 
     /**
-     * Tests not done yet in that state, or done with a reading that may be a slip, of the circuits that a cause worth asking about is on.
+     * Tests that come off, as far as one knows, not done yet in that state or done with a reading that may be a slip, of the circuits that a cause worth asking about is on.
      *
-     * @param list<Standing> $standings
+     * @param list<Standing>       $standings
+     * @param array<string, float> $circuits  circuit => how likely the cause is on it
      *
      * @return array{list<array{TestPlan, float}>, list<array{TestPlan, float}>} with their minutes: those done before, and the others, first what is cheap for how likely a cause is where it looks
      */
-    private function possible(Ranking $ranking, array $standings, State $now, Opened $opened): array
+    private function possible(Ranking $ranking, array $standings, array $circuits, Holding $holding, State $now, Opened $opened): array
     {
-        $circuits = $this->circuits($standings);
         $likely = static fn (array $own): float => [] === $own ? 1.0 : array_sum(array_intersect_key($circuits, array_flip($own)));
         $evenness = new Evenness($standings);
         $read = array_fill_keys(array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence), true);
         $done = array_fill_keys(self::done($ranking), true);
         $again = $possible = $dear = [];
-        foreach ($this->plans as $id => $plan) {
+        foreach ($this->plans as $planned) {
+            $plan = $holding->standing($planned);
+            if (null === $plan) {
+                continue;
+            }
+            $id = $plan->id;
             $hash = $this->hashes[$id] ??= $plan->measurement->hash();
             $own = $this->circuitsOf[$id] ??= $plan->measurement->circuits($this->house);
             if (isset($done[$hash])) {

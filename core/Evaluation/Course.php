@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Evaluation;
 
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\TestPlan;
@@ -27,6 +28,15 @@ final class Course
 
     /** @var list<string> repairs that were asked for so far, of all places that led together */
     public array $named = [];
+
+    /** @var array<string, true> devices, with what had been repaired, that were seen to stay closed under a test */
+    public array $held = [];
+
+    /** @var array<string, list<Part>> devices that do not stay closed, by what had been repaired */
+    public array $opening = [];
+
+    /** How many tests were done, or tried. */
+    public int $tests = 0;
 
     /** Whether the complaint was still there when it was tried last. */
     public bool $isBack = false;

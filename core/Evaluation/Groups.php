@@ -31,7 +31,7 @@ final readonly class Groups
         /** @var array<string, list<list<float>>> $seen hypothesis => distribution under each test */
         $seen = [];
         foreach (TestCatalogue::plans($house) as $plan) {
-            $table = $tables->of($plan);
+            $table = $tables->of($plan->measurement);
             $rows = array_merge(...array_map(static fn (Hypothesis $hypothesis): array => $table->rows($hypothesis), $named));
             $outcomes = new Outcomes(new Display($plan->measurement->instrument), $rows, []);
             $known = [];

@@ -35,7 +35,7 @@ final class Halving
     private static function share(Ranking $ranking, Candidate $candidate, Tables $tables): float
     {
         $standings = array_filter($ranking->standings, static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability >= self::MATTERS);
-        $table = $tables->of($candidate->plan);
+        $table = $tables->of($candidate->plan->measurement);
         $rows = $masses = $cells = [];
         foreach ($standings as $standing) {
             $own = $table->rows($standing->hypothesis);

@@ -8,13 +8,14 @@ use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Installation\House;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\TestPlan;
 
 /** The prediction tables of one surveyed house, each worked out once: they depend on no reading and on no truth. */
 final class Tables
 {
-    /** @var array<string, PredictionTable> */
+    /** @var array<string, PredictionTable> by what is measured */
     private array $known = [];
 
     /** @param non-empty-list<Hypothesis> $hypotheses */
@@ -28,8 +29,8 @@ final class Tables
         return !$plan->measurement->instrument->deadOnly() && [] !== Access::reached($this->house, $plan->measurement) && !Access::needsBoard($this->house, $plan->measurement);
     }
 
-    public function of(TestPlan $plan): PredictionTable
+    public function of(Measurement $measurement): PredictionTable
     {
-        return $this->known[$plan->id] ??= Predictor::table($this->house, $plan->measurement, $this->hypotheses);
+        return $this->known[$measurement->hash()] ??= Predictor::table($this->house, $measurement, $this->hypotheses);
     }
 }

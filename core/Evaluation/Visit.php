@@ -16,10 +16,13 @@ use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\ComplaintTrial;
 use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
@@ -30,6 +33,7 @@ use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Price;
 use YellowProbe\Procedure\TestPlan;
+use YellowProbe\Procedure\Watched;
 
 /**
  * One visit from the complaint to the advice to stop: the planner asks, the hidden truth answers with its tester's noise.
@@ -70,7 +74,7 @@ final class Visit
     public function run(Truth $truth, Dice $dice): Outcome
     {
         $course = new Course(State::resting($this->house), Opened::none(), $truth);
-        $planner = new Planner($this->house, fn (TestPlan $plan): PredictionTable => $this->tables->of($plan));
+        $planner = new Planner($this->house, fn (Measurement $measurement): PredictionTable => $this->tables->of($measurement));
         $steps = [];
         $advice = null;
         while (true) {
@@ -81,7 +85,7 @@ final class Visit
             $candidates = $planner->next($ranking, $course->state, $course->opened);
             $stop = Stop::advised($ranking, $candidates);
             $next = null === $this->choice ? $candidates[0] ?? null : ($this->choice)($ranking, $candidates, $this->tables);
-            $isLong = \count($course->evidence) >= self::MOST_TESTS;
+            $isLong = $course->tests >= self::MOST_TESTS;
             if (StopAdvice::Test === $stop->advice && null !== $next && !$isLong) {
                 $this->take($course, $next->plan, $next->minutes, $dice);
                 continue;
@@ -94,7 +98,7 @@ final class Visit
             } elseif ($course->isBack && $course->again++ < self::AGAIN) {
                 $this->tryAgain($course, $dice);
             } else {
-                return new Outcome($course->truth, $steps, \count($course->evidence), $course->minutes, $advice, $course->named);
+                return new Outcome($course->truth, $steps, $course->tests, $course->minutes, $advice, $course->named);
             }
         }
     }
@@ -102,11 +106,62 @@ final class Visit
     private function take(Course $course, TestPlan $plan, float $minutes, Dice $dice): void
     {
         $course->minutes += $minutes;
+        ++$course->tests;
+        if (!$this->stands($course, $plan)) {
+            return;
+        }
         $course->opened = $course->opened->after($this->house, $plan);
         $course->state = $plan->measurement->state;
         $id = $course->id();
         $course->plans[$id] = $plan;
-        $course->evidence[] = new Evidence($id, $plan->measurement, $this->read($course->truth, $plan, $dice), fn (): PredictionTable => $this->tables->of($plan), $plan->id, repaired: $course->repaired);
+        $course->evidence[] = new Evidence($id, $plan->measurement, $this->read($course->truth, $plan, $dice), fn (): PredictionTable => $this->tables->of($plan->measurement), $plan->id, repaired: $course->repaired);
+    }
+
+    /**
+     * Whether what is closed stays closed for a live test. One device that opens is what was learnt instead; that those before
+     * the test held is learnt once, since each holds for the same reason every time.
+     */
+    private function stands(Course $course, TestPlan $plan): bool
+    {
+        $before = Watched::by($this->house, $plan->measurement);
+        foreach (Watched::isLive($this->house, $plan->measurement) ? $this->opening($course) : [] as $device) {
+            $watch = Watched::device($device, $plan->measurement->state);
+            if (null !== $watch && 'off' !== $watch->state->position($device->id, 'on') && $this->opens($course->truth, $watch)) {
+                $this->watched($course, $watch, DeviceWatch::TRIPS);
+                $course->state = $watch->state->after(new StateChange('set', $device->id, 'off'));
+
+                return false;
+            }
+        }
+        foreach ($before as $device => $watch) {
+            $key = $device.' '.implode(' ', $course->repaired);
+            if (!isset($course->held[$key])) {
+                $course->held[$key] = true;
+                $this->watched($course, $watch, DeviceWatch::HOLDS);
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<Part> devices that do not stay closed while the house rests */
+    private function opening(Course $course): array
+    {
+        return $course->opening[implode(' ', $course->repaired)] ??= null === $course->truth->change ? [] : array_values(array_filter($this->house->parts, function (Part $part) use ($course): bool {
+            $watch = Watched::device($part, State::resting($this->house));
+
+            return null !== $watch && $this->opens($course->truth, $watch);
+        }));
+    }
+
+    private function opens(Truth $truth, Measurement $watch): bool
+    {
+        return (new Bench($truth->house, $watch->state, $watch->instrument, $watch->connection, $truth->factors))->read($truth->change)->levels[0] >= 1.0;
+    }
+
+    private function watched(Course $course, Measurement $watch, string $pattern): void
+    {
+        $course->evidence[] = new Evidence($course->id(), $watch, ReadingParser::parse($pattern, $watch->instrument), fn (): PredictionTable => $this->tables->of($watch), $watch->instrument->words(), repaired: $course->repaired);
     }
 
     /**

@@ -10,6 +10,24 @@ namespace YellowProbe\Instrument;
  */
 final readonly class DeviceWatch extends Witness
 {
+    public const HOLDS = 'holds';
+    public const TRIPS = 'trips';
+
+    /** @param bool $isBrief whether only while a test is done behind it: then a breaker opens by its magnetic part alone */
+    private function __construct(public bool $isBrief)
+    {
+    }
+
+    public static function closed(): self
+    {
+        return new self(false);
+    }
+
+    public static function briefly(): self
+    {
+        return new self(true);
+    }
+
     /** Spread of the trip current of a kind, as a share of it. */
     private const SPREAD = 0.09;
 
@@ -18,12 +36,12 @@ final readonly class DeviceWatch extends Witness
 
     public function slug(): string
     {
-        return 'device-watch';
+        return $this->isBrief ? 'device-watch-brief' : 'device-watch';
     }
 
     public function words(): string
     {
-        return 'The device itself';
+        return $this->isBrief ? 'The device while a test is done' : 'The device itself';
     }
 
     public function trap(): string
@@ -33,12 +51,12 @@ final readonly class DeviceWatch extends Witness
 
     public function patterns(): array
     {
-        return ['holds', 'trips'];
+        return [self::HOLDS, self::TRIPS];
     }
 
     public function pattern(Shown $shown): string
     {
-        return $shown->levels[0] >= 1.0 ? 'trips' : 'holds';
+        return $shown->levels[0] >= 1.0 ? self::TRIPS : self::HOLDS;
     }
 
     public function probability(Shown $shown, string $pattern): float
@@ -46,6 +64,6 @@ final readonly class DeviceWatch extends Witness
         $opens = 1.0 / (1.0 + exp(max(-700.0, min(700.0, -1.702 * ($shown->levels[0] - 1.0) / self::SPREAD))));
         $trips = self::MISS + (1.0 - 2.0 * self::MISS) * $opens;
 
-        return 'trips' === $pattern ? $trips : 1.0 - $trips;
+        return self::TRIPS === $pattern ? $trips : 1.0 - $trips;
     }
 }

@@ -19,7 +19,7 @@ final class Instruments
         foreach ([
             Voltmeter::highImpedance(), Voltmeter::lowImpedance(), TwoPoleIndicator::plain(), TwoPoleIndicator::loaded(), ContinuitySounder::indicator(), ContinuitySounder::buzzer(),
             new NonContact(), new PlugInTester(), new LowOhmmeter(), InsulationTester::at500(), InsulationTester::at250(), InsulationTester::at1000(), LoopTester::highCurrent(), LoopTester::noTrip(),
-            Clamp::leakage(), Clamp::ordinary(), Clamp::logger(), new ElectrodeTester(), new EarthClamps(), new CapacitanceMeter(), new LeakLocator(), new Tracer(), new ThermalCamera(), new DeviceWatch(), new LampWatch(), ...ResidualTester::settings(),
+            Clamp::leakage(), Clamp::ordinary(), Clamp::logger(), new ElectrodeTester(), new EarthClamps(), new CapacitanceMeter(), new LeakLocator(), new Tracer(), new ThermalCamera(), DeviceWatch::closed(), new LampWatch(), ...ResidualTester::settings(),
         ] as $instrument) {
             self::$all[$instrument->slug()] = $instrument;
         }

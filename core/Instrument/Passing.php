@@ -27,7 +27,7 @@ final readonly class Passing
     {
         return match (true) {
             $this->instrument instanceof HeatInstrument => Shown::levels([max(0.0, array_sum(array_map(static fn (array $passing): float => $passing[2]->re * $passing[0]->re + $passing[2]->im * $passing[0]->im, $currents)))]),
-            $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault),
+            $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault, $this->instrument->isBrief),
             default => JawSum::shown($this->instrument, $currents),
         };
     }
@@ -47,7 +47,7 @@ final readonly class Passing
      *
      * @param list<array{Complex, bool, Complex}> $currents
      */
-    private function watched(array $currents, Change $fault): Shown
+    private function watched(array $currents, Change $fault, bool $isBrief): Shown
     {
         $device = $this->device() ?? throw new HouseError('/around/0', 'Name the device that is watched: its poles as "+device/L" and "+device/N", of a breaker "+device/L".');
         $level = 0.0;
@@ -56,7 +56,9 @@ final readonly class Passing
             $level = JawSum::shown($this->instrument, $currents)->value / ($law->tripAmperes * $law->specimen($this->factors->times('device')) * $fault->behaviour($device->id)->threshold);
         }
         if (\in_array($device->kind, ['breaker', 'two-pole-breaker', 'rcbo'], true)) {
-            $level = max([$level, ...array_map(static fn (array $current): float => $current[0]->modulus() / BreakerLaw::of($device)->holdsAmperes(), $currents)]);
+            $law = BreakerLaw::of($device);
+            $opensFrom = $isBrief ? $law->atOnceAmperes() : $law->holdsAmperes();
+            $level = max([$level, ...array_map(static fn (array $current): float => $current[0]->modulus() / $opensFrom, $currents)]);
         }
 
         return Shown::levels([$level]);

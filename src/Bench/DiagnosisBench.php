@@ -14,6 +14,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
@@ -56,9 +57,9 @@ final readonly class DiagnosisBench
         $ranking = Ranker::rank($this->hypotheses, $evidence);
         $now = State::resting($this->house);
         $kept = [];
-        $planner = new Planner($this->house, function (TestPlan $plan, array $hypotheses) use (&$kept): PredictionTable {
+        $planner = new Planner($this->house, function (Measurement $measurement, array $hypotheses) use (&$kept): PredictionTable {
             /** @var non-empty-list<Hypothesis> $hypotheses */
-            return $kept[$plan->id] ??= Predictor::sketch($this->house, $plan->measurement, $hypotheses);
+            return $kept[$measurement->hash()] ??= Predictor::sketch($this->house, $measurement, $hypotheses);
         });
         $planner->next($ranking, $now);
 

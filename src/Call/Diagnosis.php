@@ -20,7 +20,6 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
-use YellowProbe\Procedure\TestPlan;
 
 /** What follows from the ranking of a call: the tests to do next, readings that cannot be true, what to work out ahead. */
 final readonly class Diagnosis
@@ -50,11 +49,10 @@ final readonly class Diagnosis
         /** @var list<array{string, float, float, float, float}> $chosen */
         $chosen = $this->kept->get('next', $house, $on, fn (): array => array_map(
             static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate, $candidate->saves],
-            (new Planner($house, fn (TestPlan $plan, array $causes): PredictionTable => $this->kept->sketch($house, $plan->measurement, $causes), $practice, Planner::SKETCHED))->next($ranking, $now, $opened),
+            (new Planner($house, fn (Measurement $measurement, array $causes): PredictionTable => $this->kept->sketch($house, $measurement, $causes), $practice, Planner::SKETCHED))->next($ranking, $now, $opened),
         ));
-        $plans = TestCatalogue::plans($house);
 
-        return array_map(static fn (array $choice): Candidate => new Candidate($plans[$choice[0]], $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
+        return array_map(static fn (array $choice): Candidate => new Candidate(TestCatalogue::plan($house, $choice[0]), $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
     }
 
     /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */

@@ -14,8 +14,10 @@ use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
+use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
@@ -60,13 +62,13 @@ final readonly class DiagnosisViews
                 $suspect->places($house),
                 $suspect->probability,
                 $lead->isMended() ? '' : $lead->kind?->class() ?? '',
-                array_map(static fn (array $reason): ReasonView => new ReasonView($reason['observation'], $reason['nats'], $reason['sentence']), $suspect->reasons()),
+                array_map(static fn (array $reason): ReasonView => new ReasonView(Implied::source($reason['observation']), $reason['nats'], $reason['sentence']), $suspect->reasons()),
                 array_values(\array_slice($where, 0, self::MOST_PLACES)),
                 round($suspect->atTimes(), 3),
             );
         }
 
-        return new RankingView(\count($ranking->evidence), $suspects);
+        return new RankingView(\count(array_unique(array_map(static fn (Evidence $piece): string => Implied::source($piece->id), $ranking->evidence))), $suspects);
     }
 
     /**
@@ -81,7 +83,7 @@ final readonly class DiagnosisViews
             $where[$piece->id] = $piece->where;
         }
 
-        return array_map(static fn (Contradiction $odd): ContradictionView => new ContradictionView($odd->observation, $where[$odd->observation] ?? '', $odd->words()), $contradictions);
+        return array_map(static fn (Contradiction $odd): ContradictionView => new ContradictionView(Implied::source($odd->observation), $where[$odd->observation] ?? '', $odd->words()), $contradictions);
     }
 
     public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate): NextTestView

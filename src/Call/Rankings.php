@@ -10,6 +10,7 @@ use App\Entity\Observation;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\KeptRanking;
 use YellowProbe\Diagnosis\Likelihood;
 use YellowProbe\Diagnosis\Pairs;
@@ -127,7 +128,7 @@ final readonly class Rankings
     /**
      * @param \Closure(): non-empty-list<Hypothesis> $hypotheses
      *
-     * @return list<Evidence> the readings that say something of this house, and the complaint tried again
+     * @return list<Evidence> the readings that say something of this house, what they imply of the devices before them, and the complaint tried again
      */
     private function weighed(House $house, Journal $journal, \Closure $hypotheses): array
     {
@@ -164,6 +165,6 @@ final readonly class Rankings
             }
         }
 
-        return $evidence;
+        return [...$evidence, ...Implied::holds($house, $evidence, $table)];
     }
 }

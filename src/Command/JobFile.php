@@ -8,6 +8,7 @@ use App\Call\TradeData;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
@@ -53,12 +54,11 @@ final readonly class JobFile
      */
     private static function evidence(Attributes $job, House $house, array $hypotheses): array
     {
-        $plans = TestCatalogue::plans($house);
         $evidence = [];
         foreach ($job->map('readings') as $at => $reading) {
             if ($reading->has('test')) {
                 $id = $reading->string('test');
-                $measurement = ($plans[$id] ?? throw new HouseError("/readings/$at/test", \sprintf('There is no test "%s" in this house.', $id)))->measurement;
+                $measurement = TestCatalogue::plan($house, $id)->measurement;
             } else {
                 $instrument = Instruments::get($reading->string('instrument'));
                 $measurement = new Measurement(self::state($reading, $house, "/readings/$at/state"), $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, "/readings/$at/connection"));
@@ -66,7 +66,7 @@ final readonly class JobFile
             $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $reading->string('test', $measurement->instrument->words()), self::exposure($reading, "/readings/$at"));
         }
 
-        return $evidence;
+        return [...$evidence, ...Implied::holds($house, $evidence, static fn (Measurement $watched): PredictionTable => Predictor::table($house, $watched, $hypotheses))];
     }
 
     private static function exposure(Attributes $reading, string $path): Exposure

@@ -30,7 +30,6 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
-use YellowProbe\Procedure\TestPlan;
 use YellowProbe\Tests\Houses;
 
 /** What was read before a repair and what is read after it speak of two different houses. */
@@ -126,7 +125,7 @@ final class RepairsTest extends TestCase
         // One leak hides another on the same ring: the measurement is worth doing again.
         $leak = 'line-earth-leak|d';
         $before = self::evidence(Fault::at(self::$house, 'line-earth-leak', 'd', 1e4)->change(self::$house), ['insulation:ring:L–E', 'insulation:ring:N–E', 'residual-clamp:ring'], []);
-        $planner = new Planner(self::$house, static fn (TestPlan $plan, array $hypotheses): PredictionTable => Predictor::sketch(self::$house, $plan->measurement, $hypotheses));
+        $planner = new Planner(self::$house, static fn (Measurement $measurement, array $hypotheses): PredictionTable => Predictor::sketch(self::$house, $measurement, $hypotheses));
         $again = static fn (Ranking $ranking): array => array_filter($planner->next($ranking, State::resting(self::$house)), static fn (Candidate $candidate): bool => 'insulation:ring:L–E' === $candidate->plan->id);
         self::assertSame([], $again(self::rank($before, [])));
         self::assertNotSame([], $again(self::rank($before, [$leak])));

@@ -6,6 +6,7 @@ namespace YellowProbe\Tests\Procedure;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YellowProbe\Device\ResidualLaw;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Shown;
@@ -171,9 +172,17 @@ final class WorkedFiguresTest extends TestCase
         self::assertLessThan(0.01, $this->shown("holds-unplugged:$way:out", ['appliance-short', 'fridge', 0.5])->levels[0]);
     }
 
+    public function testAResidualDeviceIsClosedOnALeak(): void
+    {
+        // 10 kΩ from line to earth at the second socket: 23 mA of the 22.5 mA that opens one of 30 mA in the middle of its kind; with its breaker off nothing.
+        $law = ResidualLaw::of(Houses::worked()->parts['rcd']);
+        self::assertEqualsWithDelta(0.023 / $law->tripAmperes, $this->shown('holds-by-breaker:rcd:all', ['line-earth-leak', 's2', 1e4])->levels[0], 0.05);
+        self::assertLessThan(0.05, $this->shown('holds-by-breaker:rcd:none', ['line-earth-leak', 's2', 1e4])->levels[0]);
+    }
+
     public function testEveryTestThatATesterReadsHasAFigureHereOrInItsStory(): void
     {
-        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true, 'function-check' => true, 'holds-unplugged' => true];
+        $figured = ['ring-cross-ln' => true, 'neutral-to-neutral' => true, 'line-to-other-neutral' => true, 'plug-in-check' => true, 'residual-pair' => true, 'neutral-of-off-circuit' => true, 'rcd-ramp' => true, 'trace-circuit' => true, 'heat-look' => true, 'function-check' => true, 'holds-unplugged' => true, 'holds-by-breaker' => true];
         foreach ([...self::dead(), ...self::live()] as $row) {
             $figured[explode(':', $row[0])[0]] = true;
         }

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\DeviceWatch;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\TestPlan;
+use YellowProbe\Procedure\Watched;
+
+/**
+ * Which tests cannot come off as far as one knows: those behind a device that more likely opens than holds, in the state
+ * that they ask for. A fault decides which states of a house can stand.
+ */
+final class Holding
+{
+    private const EVEN = 0.5;
+
+    /** @var array<string, bool> device and state => whether it more likely opens */
+    private array $opens = [];
+
+    /** @var array<string, true> devices that enough of what is likely is behind */
+    private array $suspected = [];
+
+    /** @var array<string, TestPlan> with what would not stay closed left off */
+    private array $left = [];
+
+    /** @var array<string, array<string, true>> device => what it was seen to do with everything on, since the last repair */
+    private array $seen = [];
+
+    private readonly State $resting;
+
+    /**
+     * @param array<string, float>                        $circuits circuit => how likely the cause is on it
+     * @param \Closure(Measurement): PredictionTable $tables
+     */
+    public function __construct(private readonly House $house, Ranking $ranking, private readonly Beliefs $beliefs, array $circuits, private readonly \Closure $tables)
+    {
+        $this->resting = State::resting($house);
+        foreach ($ranking->evidence as $piece) {
+            if ($piece->measurement->instrument instanceof DeviceWatch && $piece->repaired === $ranking->repaired && !$this->isRelieved($piece->measurement->state)) {
+                $this->seen[explode('/', substr($piece->measurement->connection->around[0], 1))[0]][(string) $piece->reading->pattern] = true;
+            }
+        }
+        $mass = [];
+        foreach ($circuits as $circuit => $probability) {
+            foreach (isset($house->circuits[$circuit]) ? Protection::devices($house, (string) $circuit) : [] as $device) {
+                $mass[$device->id] = ($mass[$device->id] ?? 0.0) + $probability;
+            }
+        }
+        foreach ($mass as $device => $probability) {
+            if (($probability >= self::EVEN || isset($this->seen[$device][DeviceWatch::TRIPS])) && $this->opens($house->parts[$device], $this->resting)) {
+                $this->suspected[$device] = true;
+            }
+        }
+    }
+
+    /** The test with what would not stay closed left off; null where it has to be closed for it. */
+    public function standing(TestPlan $plan): ?TestPlan
+    {
+        if ([] === $this->suspected || !Watched::isLive($this->house, $plan->measurement)) {
+            return $plan;
+        }
+        $state = $plan->measurement->state;
+        $off = array_filter(array_keys($this->suspected), fn (string $device): bool => 'off' !== $state->position($device, 'on') && $this->opens($this->house->parts[$device], $this->isRelieved($state) ? $state : $this->resting));
+        if ([] === $off) {
+            return $plan;
+        }
+
+        return [] !== array_intersect_key(Watched::by($this->house, $plan->measurement), array_flip($off)) ? null : $this->left[$plan->id] ??= $plan->leavingOff($this->house, ...array_values($off));
+    }
+
+    /** Whether something is off or out that is not while the house rests; what is on besides makes no device hold. */
+    private function isRelieved(State $state): bool
+    {
+        foreach ($this->resting->changesTo($state) as $change) {
+            if (\in_array($change->value, ['off', 'out'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function opens(Part $device, State $state): bool
+    {
+        return $this->opens["$device->id {$state->hash()}"] ??= $this->holds($device, $state) < self::EVEN;
+    }
+
+    /** The probability that it stays closed. */
+    private function holds(Part $device, State $state): float
+    {
+        $watch = Watched::device($device, $state);
+        if (null === $watch) {
+            return 1.0;
+        }
+        $table = ($this->tables)($watch);
+        $holds = 0.0;
+        $witness = DeviceWatch::briefly();
+        foreach ($this->beliefs->atoms as $at => [$hypothesis, $severity]) {
+            if (Hypothesis::ELSE === $hypothesis->id) {
+                // What has no name does again what it was seen to do.
+                $holds += $this->beliefs->weights[$at] * ($state === $this->resting && [DeviceWatch::TRIPS => true] === ($this->seen[$device->id] ?? []) ? 0.0 : 1.0);
+                continue;
+            }
+            $own = $table->noticed($hypothesis);
+            $place = $own[$severity] ?? ([] === $own || $hypothesis->intermittent ? PredictionTable::SOUND : $own[0]);
+            $holds += $this->beliefs->weights[$at] * $witness->probability($table->rows->row($place)->shown, DeviceWatch::HOLDS);
+        }
+
+        return $holds;
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Role;
+use YellowProbe\Installation\Supply;
+use YellowProbe\Instrument\DeviceWatch;
+use YellowProbe\Instrument\LoopTester;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\PlugInTester;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\ShownKind;
+use YellowProbe\Instrument\Unit;
+use YellowProbe\Procedure\Watched;
+
+/**
+ * What a reading shows besides its figure: whoever reads the supply at a point has found every device before it closed, and
+ * a hard fault behind one of those lets it close in no state. Once for each device: it holds for the same reason every time.
+ */
+final class Implied
+{
+    /** Between the id of a reading and the device that it implies something of. */
+    private const OF = '~';
+
+    /** Of the nominal volts, from a line to anything: less may be coupled onto an open conductor. */
+    private const SUPPLIED = 0.8;
+
+    /**
+     * @param list<Evidence>                           $evidence
+     * @param \Closure(Measurement): PredictionTable $tables
+     *
+     * @return list<Evidence> devices that held; nothing of one that was watched itself
+     */
+    public static function holds(House $house, array $evidence, \Closure $tables): array
+    {
+        $known = $held = [];
+        foreach ($evidence as $piece) {
+            if ($piece->measurement->instrument instanceof DeviceWatch) {
+                $known[self::key(explode('/', substr($piece->measurement->connection->around[0], 1))[0], $piece)] = true;
+            }
+        }
+        foreach (Ranker::ordered($evidence) as $piece) {
+            foreach (self::isSupplied($house, $piece) ? Watched::by($house, $piece->measurement) : [] as $device => $watch) {
+                $key = self::key($device, $piece);
+                if (!isset($known[$key])) {
+                    $known[$key] = true;
+                    $held[] = new Evidence($piece->id.self::OF.$device, $watch, ReadingParser::parse(DeviceWatch::HOLDS, $watch->instrument), static fn (): PredictionTable => $tables($watch), "{$house->parts[$device]->name}, closed meanwhile", $piece->exposure, repaired: $piece->repaired);
+                }
+            }
+        }
+
+        return $held;
+    }
+
+    /** The reading that a piece of evidence is, or that it is implied by. */
+    public static function source(string $id): string
+    {
+        return explode(self::OF, $id)[0];
+    }
+
+    private static function key(string $device, Evidence $piece): string
+    {
+        return $device.' '.implode(' ', $piece->repaired);
+    }
+
+    private static function isSupplied(House $house, Evidence $piece): bool
+    {
+        $tester = $piece->measurement->instrument;
+        if ($piece->blunder > Likelihood::BLUNDER) {
+            return false;
+        }
+
+        return match (true) {
+            $tester instanceof LoopTester => ShownKind::Value === $piece->reading->kind,
+            $tester instanceof PlugInTester => str_contains((string) $piece->reading->pattern, '1'),
+            Unit::Volt === $tester->unit() => $piece->reading->value >= self::SUPPLIED * Supply::of($house)->nominalVolts && [] !== array_filter($piece->measurement->connection->terminals, static fn (string $terminal): bool => $house->hasTerminal($terminal) && Role::Line === $house->terminals[$terminal]->role),
+            default => false,
+        };
+    }
+}
