@@ -57,8 +57,7 @@ final readonly class JobFile
         $evidence = [];
         foreach ($job->map('readings') as $at => $reading) {
             if ($reading->has('test')) {
-                $id = $reading->string('test');
-                $measurement = TestCatalogue::plan($house, $id)->measurement;
+                $measurement = self::planned($house, $reading->string('test'), "/readings/$at/test");
             } else {
                 $instrument = Instruments::get($reading->string('instrument'));
                 $measurement = new Measurement(self::state($reading, $house, "/readings/$at/state"), $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, "/readings/$at/connection"));
@@ -67,6 +66,15 @@ final readonly class JobFile
         }
 
         return [...$evidence, ...Implied::holds($house, $evidence, static fn (Measurement $watched): PredictionTable => Predictor::table($house, $watched, $hypotheses))];
+    }
+
+    private static function planned(House $house, string $test, string $path): Measurement
+    {
+        try {
+            return TestCatalogue::plan($house, $test)->measurement;
+        } catch (\OutOfBoundsException $e) {
+            throw new HouseError($path, $e->getMessage());
+        }
     }
 
     private static function exposure(Attributes $reading, string $path): Exposure

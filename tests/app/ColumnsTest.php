@@ -20,8 +20,10 @@ final class ColumnsTest extends ApiTestCase
         $missing = (array) $cold['missing'];
         self::assertSame($cold['total'], \count($missing));
         self::assertGreaterThan(5, $cold['total']);
-        // What was measured twice is one column.
-        self::assertLessThanOrEqual(\count((array) $this->call('GET', '/api/calls/'.$this->demoCall('Salter'))['readings']), $cold['total']);
+        // What was measured twice is one column; the devices that were closed meanwhile have theirs.
+        $read = array_filter($missing, static fn (mixed $id): bool => \is_string($id) && !str_contains($id, '~'));
+        self::assertLessThanOrEqual(\count((array) $this->call('GET', '/api/calls/'.$this->demoCall('Salter'))['readings']), \count($read));
+        self::assertGreaterThan(\count($read), $cold['total']);
 
         $after = $this->call('POST', $path, ['observations' => \array_slice($missing, -2)]);
         self::assertSame(\array_slice($missing, 0, -2), $after['missing']);

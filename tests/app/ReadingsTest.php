@@ -45,7 +45,7 @@ final class ReadingsTest extends ApiTestCase
         yield 'unknown terminal' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'ghost.E'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals/1'];
         yield 'too few leads' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals'];
         yield 'two leads on one terminal' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-L'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals'];
-        yield 'a joint that is not lifted' => [['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => ['lights-up-r1/N@1', 'met.t1'], 'around' => []], 'raw' => '3'], 422, '/payload/connection/terminals/0'];
+        yield 'a joint of no conductor' => [['instrument' => 'voltmeter-high-z', 'connection' => ['terminals' => ['lights-up-r1/X@1', 'met.t1'], 'around' => []], 'raw' => '3'], 422, '/payload/connection/terminals/0'];
         yield 'ohms on live conductors' => [['instrument' => 'low-ohm', 'connection' => $at, 'raw' => '0.4'], 409, '/payload/instrument'];
     }
 
