@@ -44,7 +44,7 @@ final class Holding
         $this->resting = State::resting($house);
         foreach ($ranking->evidence as $piece) {
             if ($piece->measurement->instrument instanceof DeviceWatch && $piece->repaired === $ranking->repaired && !$this->isRelieved($piece->measurement->state)) {
-                $this->seen[explode('/', substr($piece->measurement->connection->around[0], 1))[0]][(string) $piece->reading->pattern] = true;
+                $this->seen[self::watched($piece->measurement)][$piece->reading->pattern] = true;
             }
         }
         $mass = [];
@@ -63,16 +63,24 @@ final class Holding
     /** The test with what would not stay closed left off; null where it has to be closed for it. */
     public function standing(TestPlan $plan): ?TestPlan
     {
-        if ([] === $this->suspected || !Watched::isLive($this->house, $plan->measurement)) {
+        $watched = $plan->measurement->instrument instanceof DeviceWatch ? self::watched($plan->measurement) : null;
+        if ([] === $this->suspected || (null === $watched && !Watched::isLive($this->house, $plan->measurement))) {
             return $plan;
         }
         $state = $plan->measurement->state;
-        $off = array_filter(array_keys($this->suspected), fn (string $device): bool => 'off' !== $state->position($device, 'on') && $this->opens($this->house->parts[$device], $this->isRelieved($state) ? $state : $this->resting));
+        $off = array_filter(array_keys($this->suspected), fn (string $device): bool => $device !== $watched && 'off' !== $state->position($device, 'on') && $this->opens($this->house->parts[$device], $this->isRelieved($state) ? $state : $this->resting));
         if ([] === $off) {
             return $plan;
         }
 
-        return [] !== array_intersect_key(Watched::by($this->house, $plan->measurement), array_flip($off)) ? null : $this->left[$plan->id] ??= $plan->leavingOff($this->house, ...array_values($off));
+        $needed = null === $watched ? array_keys(Watched::by($this->house, $plan->measurement)) : Protection::before($this->house, $watched);
+
+        return [] !== array_intersect($needed, $off) ? null : $this->left[$plan->id] ??= $plan->leavingOff($this->house, ...array_values($off));
+    }
+
+    private static function watched(Measurement $measurement): string
+    {
+        return explode('/', substr($measurement->connection->around[0], 1))[0];
     }
 
     /** Whether something is off or out that is not while the house rests; what is on besides makes no device hold. */

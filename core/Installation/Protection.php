@@ -34,6 +34,20 @@ final class Protection
         return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || $isFed($other, $circuit) || $isFed($circuit, $other)));
     }
 
+    /** @return list<string> devices between one and the supply */
+    public static function before(House $house, string $device): array
+    {
+        foreach (BoardEnds::circuits($house) as $circuit) {
+            $line = array_map(static fn (Part $part): string => $part->id, self::devices($house, $circuit));
+            $at = array_search($device, $line, true);
+            if (false !== $at) {
+                return \array_slice($line, $at + 1);
+            }
+        }
+
+        return [];
+    }
+
     public static function isResidual(Part $part): bool
     {
         return \in_array($part->kind, self::RESIDUAL, true);

@@ -45,6 +45,7 @@ final class HoldingTest extends Asked
                 self::assertStringContainsString('Device A left off', $plan->words);
             }
         }
+        self::assertSame([], array_filter($opened, static fn (string $id): bool => 'holds-unplugged:way1:in' === $id), 'nor is what stands behind it closed');
         self::assertNotEmpty(array_filter($opened, static fn (string $id): bool => str_starts_with($id, 'holds-by-breaker:rcd-a:')), 'breaker by breaker it is found which');
     }
 
