@@ -12,17 +12,17 @@ namespace YellowProbe\Diagnosis;
  */
 final readonly class Loss
 {
-    /** Half a day: the repair, its proof that fails or the call that comes back, another visit, and the fault left in the house meanwhile. */
-    public const WRONG_REPAIR_MINUTES = 240.0;
+    /** A day: the repair, its proof that fails or the call that comes back, another visit that finds what this one did not, and the fault left in the house meanwhile. */
+    public const WRONG_REPAIR_MINUTES = 480.0;
 
     /**
      * Half of that: the place is opened, its joints undone and made again, closed and proved; and what is small or comes and
      * goes is proved by the complaint that stays away, so that as often as not somebody has to come back.
      */
-    public const WRONG_PLACE_MINUTES = 120.0;
+    public const WRONG_PLACE_MINUTES = 240.0;
 
     /** At the right place another joint or contact than the right one: undone, looked at, made again, and proved as new work. */
-    public const WRONG_JOINT_MINUTES = 10.0;
+    public const WRONG_JOINT_MINUTES = 20.0;
 
     /** @var list<int|null> of each atom: its joint, one after the other; null for what cannot be repaired */
     private array $slots;

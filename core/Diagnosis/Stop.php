@@ -12,7 +12,7 @@ final readonly class Stop
     /** From here a swap is a try that is worth it when no test tells more. */
     private const LEADS = 0.3;
 
-    /** Down to this expected loss it is worth asking on by what a test tells: a sixtieth of a wrong repair. */
+    /** Down to this expected loss it is worth asking on by what a test tells: less than a hundredth of a wrong repair. */
     private const OPEN_MINUTES = 4.0;
 
     /**
@@ -21,7 +21,7 @@ final readonly class Stop
      */
     private const TELLS_BITS_PER_MINUTE = 0.002;
 
-    /** Down from this expected loss, a twelfth of a wrong repair, it has to tell more: all that is open within so many times the loss. */
+    /** Down from this expected loss, a twenty-fourth of a wrong repair, it has to tell more: all that is open within so many times the loss. */
     private const LITTLE_MINUTES = 20.0;
     private const SETTLES = 4.0;
 
@@ -29,10 +29,10 @@ final readonly class Stop
     private const QUIET = 0.6;
 
     /** Up to this expected loss a repair is no guess: a sixth of a wrong one. */
-    private const KNOWN_MINUTES = 40.0;
+    private const KNOWN_MINUTES = 80.0;
 
     /** Up to this one the places are tried in turn, where no test parts them: two thirds of coming back another day. */
-    private const TRIED_MINUTES = 160.0;
+    private const TRIED_MINUTES = 320.0;
 
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
 

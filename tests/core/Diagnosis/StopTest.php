@@ -48,12 +48,12 @@ final class StopTest extends Asked
 
     public function testAPlaceThatIsNotKnownCostsOpenings(): void
     {
-        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, two hours each, on top of a wrong repair: more is lost than a repair may.
+        // Two ends alike, one place likelier than the other: the second is opened after the first for nothing in 30 cases of 100, four hours each, on top of a wrong repair: more is lost than a repair may.
         $space = self::space(['none']);
         $of = self::standing(...);
         $ranking = new Ranking([$of('line-neutral-reversed|a', 0.6), $of('line-neutral-reversed|b', 0.3), $of(Hypothesis::SOUND, 0.1)], []);
         $stop = Stop::advised($ranking, []);
-        self::assertEqualsWithDelta(0.1 * 240.0 + 0.3 * 120.0, $stop->lossMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.1 * 480.0 + 0.3 * 240.0, $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Swap, $stop->advice);
         self::assertSame(StopAdvice::Repair, Stop::advised(new Ranking([$of('line-neutral-reversed|a', 0.85), $of('line-neutral-reversed|b', 0.1), $of(Hypothesis::SOUND, 0.05)], []), [])->advice);
 
@@ -73,7 +73,7 @@ final class StopTest extends Asked
         // Three places are tried in turn, two of five times for nothing, before anybody comes back another day.
         $three = array_map(static fn (string $id): Standing => $of($id, 0.28), \array_slice($places, 0, 3));
         $stop = Stop::advised(new Ranking([...$three, $of(Hypothesis::SOUND, 0.16)], []), []);
-        self::assertEqualsWithDelta(0.16 * 240.0 + 0.28 * (120.0 + 240.0), $stop->lossMinutes, 1e-9);
+        self::assertEqualsWithDelta(0.16 * 480.0 + 0.28 * (240.0 + 480.0), $stop->lossMinutes, 1e-9);
         self::assertSame(StopAdvice::Swap, $stop->advice);
     }
 

@@ -17,12 +17,12 @@ final class TreesTest extends TestCase
 {
     public function testOneTestThatTellsAllIsBoughtWhenItIsCheaperThanBeingWrong(): void
     {
-        // Two causes alike: repairing now is wrong in half the cases, 0.5 · 240 minutes. The test takes 10 and leaves nothing.
+        // Two causes alike: repairing now is wrong in half the cases, 0.5 · 480 minutes. The test takes 10 and leaves nothing.
         $puzzle = static fn (float $minutes): Puzzle => new Puzzle(Puzzle::beliefs([0.5, 0.5]), [Puzzle::test([[1.0, 0.0], [0.0, 1.0]])], [$minutes], [0], [[0.0]]);
         self::assertEqualsWithDelta(10.0, OptimalTree::minutes($puzzle(10.0)), 1e-9);
         self::assertEqualsWithDelta(10.0, PlannedTree::minutes($puzzle(10.0)), 1e-9);
-        self::assertEqualsWithDelta(120.0, OptimalTree::minutes($puzzle(130.0)), 1e-9, 'dearer than the guess');
-        self::assertEqualsWithDelta(120.0, PlannedTree::minutes($puzzle(130.0)), 1e-9);
+        self::assertEqualsWithDelta(240.0, OptimalTree::minutes($puzzle(250.0)), 1e-9, 'dearer than the guess');
+        self::assertEqualsWithDelta(240.0, PlannedTree::minutes($puzzle(250.0)), 1e-9);
     }
 
     public function testWithASecondTestInViewTheHouseIsIsolatedOnceWhereOneStepWastesLiveTests(): void
@@ -57,12 +57,12 @@ final class TreesTest extends TestCase
     {
         // Kind 0 at places 0, 1, 2; kind 1 at place 3; the last atom has no name.
         $loss = new Loss([0, 0, 0, 1, null], [0, 1, 2, 3, 4], [0, 1, 2, 3, 4]);
-        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 120.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
-        self::assertEqualsWithDelta(0.2 * 240.0 + (0.2 * 1 + 0.1 * 2) * 120.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
-        self::assertEqualsWithDelta(0.1 * 240.0, $loss->minutes([0.05, 0.0, 0.0, 0.9, 0.05]), 1e-9);
-        self::assertEqualsWithDelta(240.0, $loss->minutes([0.0, 0.0, 0.0, 0.0, 1.0]), 1e-9, 'what has no name cannot be repaired');
+        self::assertEqualsWithDelta(0.2 * 480.0 + (0.2 * 1 + 0.1 * 2) * 240.0, $loss->minutes([0.5, 0.2, 0.1, 0.1, 0.1]), 1e-9, 'the likeliest place first');
+        self::assertEqualsWithDelta(0.2 * 480.0 + (0.2 * 1 + 0.1 * 2) * 240.0, $loss->minutes([0.1, 0.5, 0.2, 0.1, 0.1]), 1e-9, 'wherever it stands');
+        self::assertEqualsWithDelta(0.1 * 480.0, $loss->minutes([0.05, 0.0, 0.0, 0.9, 0.05]), 1e-9);
+        self::assertEqualsWithDelta(480.0, $loss->minutes([0.0, 0.0, 0.0, 0.0, 1.0]), 1e-9, 'what has no name cannot be repaired');
         // Three joints, two of them at one place: 60 at place 0 are 35 and 25, 40 at place 1.
         $joints = new Loss([0, 0, 0], [0, 0, 1], [0, 1, 2]);
-        self::assertEqualsWithDelta(0.4 * 120.0 + 0.25 * 10.0, $joints->minutes([0.35, 0.25, 0.4]), 1e-9, 'the other joint of a place that is open costs its own minutes only');
+        self::assertEqualsWithDelta(0.4 * 240.0 + 0.25 * 20.0, $joints->minutes([0.35, 0.25, 0.4]), 1e-9, 'the other joint of a place that is open costs its own minutes only');
     }
 }
