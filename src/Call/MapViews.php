@@ -9,17 +9,13 @@ use App\Api\View\LoadView;
 use App\Api\View\MapView;
 use App\Api\View\ReturnView;
 use App\Api\View\StopView;
-use App\Api\View\TerminalView;
 use App\Api\View\WayView;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\Ranking;
-use YellowProbe\Installation\Access;
 use YellowProbe\Installation\Finding;
 use YellowProbe\Installation\Findings;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Knowing;
-use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Protection;
@@ -50,7 +46,7 @@ final readonly class MapViews
             null === $service ? '' : Supply::of($house)->system.', '.Supply::of($house)->nominalVolts.' V',
             $main?->id,
             null !== $main && 'on' === $state->position($main->id, 'on'),
-            $this->origin($house),
+            Terminals::ofOrigin($house, $state),
             array_map(fn (string $circuit): WayView => $this->way($house, $state, $controls, $circuit), States::circuits($house)),
             array_map(static fn (Part $load): LoadView => new LoadView($load->id, $load->name, $state->load($load->id)), $house->partsOfKind('appliance', 'light')),
             array_map($controls->switch(...), $house->partsOfKind('switch')),
@@ -63,38 +59,11 @@ final readonly class MapViews
         );
     }
 
-    /** @return list<TerminalView> */
-    private function origin(House $house): array
-    {
-        $terminals = [new TerminalView(HouseNetwork::GROUND, 'spike', 'E', Access::Front->value, 'Ground spike')];
-        foreach ($house->partsOfKind('service', 'main-switch', 'two-pole-breaker', 'residual-device', 'bar', 'electrode', 'metalwork') as $part) {
-            foreach ($house->terminals as $terminal) {
-                // Of a bar one terminal is enough to stand for all of it.
-                if ($terminal->part === $part->id && ('bar' !== $part->kind || 't1' === $terminal->key)) {
-                    $terminals[] = new TerminalView($terminal->id, $terminal->key, $terminal->role->value, $terminal->access->value, 'bar' === $part->kind ? $part->name : Labels::terminal($house, $terminal->id));
-                }
-            }
-        }
-
-        return $terminals;
-    }
-
     private function way(House $house, State $state, Controls $controls, string $id): WayView
     {
         $circuit = $house->circuits[$id];
         $device = $house->parts[$circuit->way];
         $group = Protection::residualDevice($house, $id);
-        $terminals = [$this->terminal($house, States::lineAtBoard($house, $id))];
-        foreach (array_map(strval(...), array_keys($state->lifted)) as $joint) {
-            [$core] = $house->joint($joint) ?? [null];
-            if (null !== $core && $house->cables[$core->cable]->circuit === $id) {
-                $terminals[] = new TerminalView($joint, $core->role->value, $core->role->value, 'lifted', ucfirst(Labels::joint($house, $joint)).', lifted');
-            }
-        }
-        $earth = States::earthAtBoard($house, $id);
-        if (null !== $earth) {
-            $terminals[] = new TerminalView($earth, 'E', 'E', Access::CoverOff->value, "$circuit->name · earth at the board");
-        }
         $map = LineMap::of($house, $id);
 
         return new WayView(
@@ -105,8 +74,8 @@ final readonly class MapViews
             $group?->id,
             null === $group ? '' : $group->name,
             'on' === $state->position($device->id, 'on'),
-            $terminals,
-            array_map(fn (array $stop): StopView => $this->stop($house, $controls, $stop), $map['stops']),
+            Terminals::ofWay($house, $state, $id),
+            array_map(fn (array $stop): StopView => $this->stop($house, $state, $controls, $stop), $map['stops']),
             array_map(static fn (array $return): ReturnView => new ReturnView($return['from'], $return['to']), $map['returns']),
             $map['ring'],
             array_map(static fn (string $words, array $keys): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$keys)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)),
@@ -115,15 +84,9 @@ final readonly class MapViews
     }
 
     /** @param array{part: string, column: int, row: int, after: string|null, cables: list<string>} $stop */
-    private function stop(House $house, Controls $controls, array $stop): StopView
+    private function stop(House $house, State $state, Controls $controls, array $stop): StopView
     {
         $part = $house->parts[$stop['part']];
-        $terminals = [];
-        foreach ($house->terminals as $terminal) {
-            if ($terminal->part === $part->id) {
-                $terminals[] = $this->terminal($house, $terminal->id);
-            }
-        }
         $loads = [];
         foreach ($house->partsOfKind('appliance') as $load) {
             if (str_starts_with($load->attributes->string('pluggedInto', ''), "$part->id.")) {
@@ -131,13 +94,6 @@ final readonly class MapViews
             }
         }
 
-        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], $terminals, $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part));
-    }
-
-    private function terminal(House $house, string $id): TerminalView
-    {
-        $terminal = $house->terminals[$id];
-
-        return new TerminalView($id, $terminal->key, $terminal->role->value, $terminal->access->value, Labels::terminal($house, $id));
+        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], Terminals::ofPoint($house, $state, $part), $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part));
     }
 }

@@ -20,6 +20,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Reach;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
 use YellowProbe\Instrument\Instruments;
 
 /** Many readings at a time: one lead held and the other anywhere, and runs of one test from point to point. */
@@ -35,13 +36,15 @@ final readonly class RunController
     {
         [$journal, $house] = $this->open($user, $id);
         $held = $request->query->getString('held');
-        if (!$house->hasTerminal($held)) {
+        if (!$house->hasTerminal($held) && null === $house->joint($held)) {
             throw Problem::invalid('/held', 'There is no such terminal in this house.');
         }
         try {
             $shown = Reach::of($house, $journal->state(), Instruments::get($request->query->getString('instrument')), $held);
         } catch (\OutOfBoundsException|\InvalidArgumentException $e) {
             throw Problem::invalid('/instrument', $e->getMessage());
+        } catch (HouseError $e) {
+            throw Problem::invalid('/held', $e->getMessage());
         }
 
         return Answer::of(new ReachView((object) $shown));

@@ -33,6 +33,10 @@ final class RunTest extends ApiTestCase
         self::assertSame($predicted['expected'], $shown['rl-hall.front-E']);
         self::assertGreaterThan(100, \count($shown));
         self::assertSame('/held', $this->call('GET', "/api/calls/$call/reach?instrument=loop-2-wire&held=moon.L", null, 422)['pointer']);
+        // From a conductor's side of its joint volts are read; a dead tester is not put there.
+        $across = (array) $this->call('GET', "/api/calls/$call/reach?instrument=voltmeter-high-z&held=".rawurlencode('ring-up-r1/L@2'))['shown'];
+        self::assertSame('0.00 V', $across['ru-landing.L'] ?? 'nothing at '.implode(' ', array_keys($across)));
+        self::assertSame('/held', $this->call('GET', "/api/calls/$call/reach?instrument=insulation-tester&held=".rawurlencode('ring-up-r1/L@2'), null, 422)['pointer']);
         self::assertSame('/instrument', $this->call('GET', "/api/calls/$call/reach?instrument=plug-in-tester&held=rl-hall.front-L", null, 422)['pointer']);
     }
 

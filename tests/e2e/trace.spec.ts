@@ -161,3 +161,27 @@ test('a ranking that nothing is kept for shows how far it is, and asks for the r
     await expect(page.getByText('held against every cause')).toHaveCount(0);
     expect(asked).toEqual([['f', 'g'], ['d', 'e'], ['b', 'c'], ['a']]);
 });
+
+test('volts across a joint: from its conductor to its terminal, a load drawing through it, held against milliohms', async ({ page }) => {
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await page.getByRole('radio', { name: 'Volts' }).click();
+    await page.getByRole('button', { name: /^Porch: / }).click();
+    await page.getByRole('button', { name: 'Switch, lift here' }).click();
+    await page.getByRole('group', { name: 'Heater of 2 kW' }).getByRole('button', { name: 'plugged in' }).click();
+    await expect(page.getByRole('button', { name: /^Porch: .*, 2 kW/ })).toBeVisible();
+    const conductors = page.getByRole('button', { name: /at Porch, on the conductor$/ });
+    await expect(conductors).toHaveCount(0);
+    await page.getByRole('button', { name: 'Across a joint' }).click();
+    await page.getByRole('button', { name: /^Lead A on the neutral of Ring, ground floor.* at Porch, on the conductor$/ }).click();
+    // What was chosen stays, the others are put away.
+    await expect(conductors).toHaveCount(1);
+    await page.getByRole('button', { name: 'Lead B on Porch · N behind the plate' }).click();
+    await expect(page.getByText('0.02 V', { exact: true }).first()).toBeVisible();
+    await page.getByLabel('What it shows').fill('0.90');
+    await page.getByRole('button', { name: 'Store', exact: true }).click();
+    await expect(page.getByText(/About 1\d\d mΩ: this joint is bad\./).first()).toBeVisible();
+    await page.getByRole('group', { name: 'Heater of 2 kW' }).getByRole('button', { name: 'not there' }).click();
+});

@@ -98,7 +98,7 @@ function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSel
             ))}
             {placed.stops.map((stop) =>
                 probes
-                    .filter((probe) => probe.terminal.startsWith(`${stop.stop.part}.`))
+                    .filter((probe) => stop.stop.terminals.some((terminal) => terminal.id === probe.terminal))
                     .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at % 2 === 0 ? -6 : 6)} y={stop.y + 1.25 * offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? -1 : 1} />),
             )}
         </g>
@@ -178,7 +178,7 @@ const worst = ['expected-live', 'may-be-live', 'expected-dead'];
 
 /** The most cautious word on any terminal of a conductor at a stop. */
 function statusAt(map: MapData, stop: PlacedStop | undefined, role: string): string {
-    const found = (stop?.stop.terminals ?? []).filter((terminal) => terminal.role === role).map((terminal) => map.live[terminal.id] ?? 'expected-dead');
+    const found = (stop?.stop.terminals ?? []).filter((terminal) => terminal.role === role && terminal.access !== 'conductor').map((terminal) => map.live[terminal.id] ?? 'expected-dead');
     return worst.find((word) => found.includes(word)) ?? 'expected-dead';
 }
 

@@ -25,7 +25,11 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
     const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
-    const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => ['t1', 'spike', 'E'].includes(terminal.key))] : []);
+    const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => ['t1', 'spike', 'E'].includes(terminal.key) && way.terminals.every((own) => own.id !== terminal.id))] : []);
+    const [joints, setJoints] = useState(false);
+    // Volts across a joint are read from its conductor to its terminal; no other tester is put there.
+    const conductors = instrument.unit === 'V' && !instrument.deadOnly ? terminals.filter((terminal) => terminal.access === 'conductor') : [];
+    const touched = terminals.filter((terminal) => terminal.access !== 'conductor' || probes.some((probe) => probe.terminal === terminal.id) || (joints && conductors.includes(terminal)));
     const own = (way ?? ofStop)?.device;
     const watched = map.watches.filter((watch) => watch.around.length > 1 || watch.around[0]?.startsWith(`+${own}/`));
     const clamps = instrument.slug === 'device-watch' ? watched : instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
@@ -40,16 +44,25 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
             {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
             {/* Room for what the lead would show is kept from the start: a terminal must not move from under the finger when it arrives. */}
             {instrument.leads.length > 0 &&
-                terminals.map((terminal) => {
+                touched.map((terminal) => {
                     const on = probes.find((probe) => probe.terminal === terminal.id);
                     return (
-                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => onPut(terminal.id)} className={`rounded-sm border px-1.5 ${instrument.leads.length === 2 ? 'min-h-13 min-w-19' : 'min-h-11 min-w-11'} ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
+                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => {
+                                onPut(terminal.id);
+                                setJoints(false);
+                            }}
+                            className={`rounded-sm border px-1.5 ${instrument.leads.length === 2 ? 'min-h-13 min-w-19' : 'min-h-11 min-w-11'} ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
                             {on ? `${on.lead}: ` : ''}
                             {chip(terminal, stop?.kind)}
                             {!on && reach?.[terminal.id] !== undefined && <span className="block max-w-16 truncate font-mono text-xs" title={reach[terminal.id]}>{reach[terminal.id]}</span>}
                         </button>
                     );
                 })}
+            {conductors.length > 0 && (
+                <Button look="quiet" className="px-2" aria-expanded={joints} onClick={() => setJoints(!joints)}>
+                    Across a joint
+                </Button>
+            )}
             {(stop || way) &&
                 clamps.map((clamp) => (
                     <button key={clamp.words} type="button" onClick={() => onClamp(clamp.around)} className="min-h-11 rounded-sm border border-ink bg-sheet px-2.5">
@@ -85,6 +98,9 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
 function chip(terminal: Schemas['TerminalView'], kind: string | undefined): string {
     if (terminal.access === 'lifted') {
         return `${terminal.role}, lifted`;
+    }
+    if (terminal.access === 'conductor') {
+        return terminal.key;
     }
     if (terminal.key === 't1') {
         return terminal.name;
