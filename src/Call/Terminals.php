@@ -11,6 +11,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 use YellowProbe\Procedure\States;
 
@@ -62,8 +63,8 @@ final class Terminals
                 $terminals[$terminal] ??= new TerminalView($terminal, $role, $role, Access::CoverOff->value, "{$house->circuits[$circuit]->name} · $words at the board");
             }
         }
-        foreach (['L', 'N', 'E'] as $role) {
-            foreach (BoardEnds::joints($house, $circuit, $role) as $joint) {
+        foreach (Role::cases() as $role) {
+            foreach (BoardEnds::joints($house, $circuit, $role->value) as $joint) {
                 $terminals += self::landing($house, $state, $joint);
             }
         }
