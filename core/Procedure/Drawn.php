@@ -7,35 +7,37 @@ namespace YellowProbe\Procedure;
 use YellowProbe\Installation\Core;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\LineMap;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\Ring;
 
-/** Which loaded point draws its current through a conductor, read off the wiring as surveyed. */
+/** Which point draws its current through a conductor, read off the wiring as surveyed: the heaviest and nearest. */
 final class Drawn
 {
     /** Terminals of devices that lead towards the supply. */
     private const TOWARDS_SUPPLY = ['in', 'in1', 'in2', 'Lin', 'Nin', 'mainL', 'mainN'];
 
     /**
-     * @param list<TestPoint> $loaded
+     * @param list<TestPoint> $drawing
      *
-     * @return TestPoint|null none where nothing that can be loaded hangs on it
+     * @return TestPoint|null none where nothing that draws hangs on it
      */
-    public static function through(House $house, Core $core, array $loaded): ?TestPoint
+    public static function through(House $house, Core $core, array $drawing): ?TestPoint
     {
         $circuit = $house->cables[$core->cable]->circuit;
         $behind = null === $circuit ? [] : self::behind($house, $circuit, $core->cable);
         if ([] !== $behind) {
-            $on = array_values(array_filter($loaded, static fn (TestPoint $point): bool => \in_array($point->part->id, $behind, true)));
+            $on = array_values(array_filter($drawing, static fn (TestPoint $point): bool => \in_array($point->part->id, $behind, true)));
             // Of an accessory with more than one line, the outlet that this conductor feeds; else what is nearest to it.
             $fed = array_values(array_filter($on, static fn (TestPoint $point): bool => \in_array(null === $point->outlet ? null : Outlets::behind($point->part, $point->outlet, 'L'), $core->ends, true)));
-            usort($on, static fn (TestPoint $a, TestPoint $b): int => array_search($a->part->id, $behind, true) <=> array_search($b->part->id, $behind, true));
+            usort($on, static fn (TestPoint $a, TestPoint $b): int => [null === $a->loaded(), array_search($a->part->id, $behind, true)] <=> [null === $b->loaded(), array_search($b->part->id, $behind, true)]);
 
             return $fed[0] ?? $on[0] ?? null;
         }
         $circuits = self::fedThrough($house, $core);
-        foreach ($loaded as $point) {
+        usort($drawing, static fn (TestPoint $a, TestPoint $b): int => (null === $a->loaded()) <=> (null === $b->loaded()));
+        foreach ($drawing as $point) {
             if (\in_array($house->circuitOfPart($point->part->id), $circuits, true)) {
                 return $point;
             }
@@ -50,12 +52,20 @@ final class Drawn
         $stops = LineMap::of($house, $circuit)['stops'];
         foreach ($stops as $stop) {
             if (\in_array($cable, $stop['cables'], true)) {
-                return LineMap::behind($stops, $stop['part']);
+                return 'switch' === $house->parts[$stop['part']]->kind ? self::switched($house, $stop['part']) : LineMap::behind($stops, $stop['part']);
             }
         }
         $ring = Ring::of($house, $circuit);
 
         return null !== $ring && $cable === $ring->cables[\count($ring->cables) - 1] ? [$ring->points[\count($ring->points) - 1]] : [];
+    }
+
+    /** @return list<string> the lights that a switch lights: they hang before it on the map, and draw through it */
+    private static function switched(House $house, string $switch): array
+    {
+        $lights = array_filter($house->partsOfKind('light'), static fn (Part $light): bool => $light->attributes->object('switchedBy')->has($switch));
+
+        return array_map(static fn (Part $light): string => $light->id, array_values($lights));
     }
 
     /** @return list<string> circuits whose current goes through a wire of a board, or a feed between boards */

@@ -25,9 +25,9 @@ final readonly class JointDrop extends EnteredTest
 
     public function plans(House $house): array
     {
-        $loaded = array_values(array_filter(TestPoint::all($house), static fn (TestPoint $point): bool => null !== $point->loaded()));
+        $drawing = array_values(array_filter(TestPoint::all($house), static fn (TestPoint $point): bool => null !== $point->drawing()));
         $plans = [];
-        foreach ($loaded as $point) {
+        foreach ($drawing as $point) {
             if (null === $point->outlet) {
                 continue;
             }
@@ -37,7 +37,7 @@ final readonly class JointDrop extends EnteredTest
         }
         foreach ($house->cables as $cable) {
             foreach ($cable->cores as $core) {
-                $point = \in_array($core->role, self::CARRYING, true) ? Drawn::through($house, $core, $loaded) : null;
+                $point = \in_array($core->role, self::CARRYING, true) ? Drawn::through($house, $core, $drawing) : null;
                 foreach ([1, 2] as $end) {
                     $terminal = $core->ends[$end - 1];
                     // The supply head is sealed, and the distributor's.
@@ -54,6 +54,6 @@ final readonly class JointDrop extends EnteredTest
 
     private function across(TestPoint $point, string $which, string $what, string $from, string $to): TestPlan
     {
-        return $this->plan($which, "Volts across $what with {$point->loadWords()}", $point->loaded() ?? $point->live, 'voltmeter-high-z', Connection::leads($from, $to));
+        return $this->plan($which, "Volts across $what with {$point->loadWords()}", $point->drawing() ?? $point->live, 'voltmeter-high-z', Connection::leads($from, $to));
     }
 }

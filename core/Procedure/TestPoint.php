@@ -76,7 +76,13 @@ final readonly class TestPoint
         };
     }
 
-    /** What {@see loaded()} asks for, said elsewhere than at the point. */
+    /** Live, with whatever this point can draw: 2 kW, or the lamp of a light; null where it draws nothing. */
+    public function drawing(): ?State
+    {
+        return $this->loaded() ?? ('light' === $this->part->kind ? $this->live : null);
+    }
+
+    /** What {@see drawing()} asks for, said elsewhere than at the point. */
     public function loadWords(): string
     {
         return null === $this->outlet ? "{$this->part->name} on" : "2 kW on at {$this->part->name}";

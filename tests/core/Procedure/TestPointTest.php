@@ -76,6 +76,18 @@ final class TestPointTest extends TestCase
         self::assertSame(['rad'], TestCatalogue::plans($house)['joint-drop:rad-r2/N@1']->measurement->circuits($house));
     }
 
+    public function testAnOpenJointOfASwitchedLineHasTheVoltsOfTheLampAcrossIt(): void
+    {
+        $house = Houses::ringAndLights();
+        foreach (['SL@1' => ['SL@1' => 230.0, 'SL@2' => 0.0], 'SL@2' => ['SL@1' => 0.0, 'SL@2' => 230.0], 'L@2' => ['L@2' => 230.0, 'SL@1' => 0.0]] as $open => $shown) {
+            foreach ($shown as $joint => $volts) {
+                self::assertEqualsWithDelta($volts, self::read($house, "joint-drop:l1-drop/$joint", Fault::at($house, 'open-line', "l1-drop/$open"))->value, 4.0, "open at $open, read at $joint");
+            }
+        }
+        // 60 W are 0.26 A: through 2 mΩ half a millivolt.
+        self::assertEqualsWithDelta(5e-4, self::read($house, 'joint-drop:l1-drop/SL@1')->value, 2e-4);
+    }
+
     public function testACableLandedOnAnotherTerminalIsNotJoinedToTheOneItLeft(): void
     {
         // The conductor of a neutral on the wrong bar: between it and its own terminal are the volts between the two bars.
