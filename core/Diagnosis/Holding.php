@@ -36,15 +36,15 @@ final class Holding
     private readonly State $resting;
 
     /**
-     * @param array<string, float>                        $circuits circuit => how likely the cause is on it
-     * @param \Closure(Measurement): PredictionTable $tables
+     * @param array<string, float>                   $circuits circuit => how likely the cause is on it
+     * @param \Closure(Measurement): PredictionTable $tables   of the causes that matter
      */
     public function __construct(private readonly House $house, Ranking $ranking, private readonly Beliefs $beliefs, array $circuits, private readonly \Closure $tables)
     {
         $this->resting = State::resting($house);
         foreach ($ranking->evidence as $piece) {
             if ($piece->measurement->instrument instanceof DeviceWatch && $piece->repaired === $ranking->repaired && !$this->isRelieved($piece->measurement->state)) {
-                $this->seen[self::watched($piece->measurement)][$piece->reading->pattern] = true;
+                $this->seen[$piece->measurement->connection->device()][$piece->reading->pattern] = true;
             }
         }
         $mass = [];
@@ -63,7 +63,7 @@ final class Holding
     /** The test with what would not stay closed left off; null where it has to be closed for it. */
     public function standing(TestPlan $plan): ?TestPlan
     {
-        $watched = $plan->measurement->instrument instanceof DeviceWatch ? self::watched($plan->measurement) : null;
+        $watched = $plan->measurement->instrument instanceof DeviceWatch ? $plan->measurement->connection->device() : null;
         if ([] === $this->suspected || (null === $watched && !Watched::isLive($this->house, $plan->measurement))) {
             return $plan;
         }
@@ -76,11 +76,6 @@ final class Holding
         $needed = null === $watched ? array_keys(Watched::by($this->house, $plan->measurement)) : Protection::before($this->house, $watched);
 
         return [] !== array_intersect($needed, $off) ? null : $this->left[$plan->id] ??= $plan->leavingOff($this->house, ...array_values($off));
-    }
-
-    private static function watched(Measurement $measurement): string
-    {
-        return explode('/', substr($measurement->connection->around[0], 1))[0];
     }
 
     /** Whether something is off or out that is not while the house rests; what is on besides makes no device hold. */

@@ -39,7 +39,7 @@ final class Implied
         $known = $held = [];
         foreach ($evidence as $piece) {
             if ($piece->measurement->instrument instanceof DeviceWatch) {
-                $known[self::key(explode('/', substr($piece->measurement->connection->around[0], 1))[0], $piece)] = true;
+                $known[self::key($piece->measurement->connection->device(), $piece)] = true;
             }
         }
         foreach (Ranker::ordered($evidence) as $piece) {
@@ -75,7 +75,7 @@ final class Implied
 
         return match (true) {
             $tester instanceof LoopTester => ShownKind::Value === $piece->reading->kind,
-            $tester instanceof PlugInTester => str_contains((string) $piece->reading->pattern, '1'),
+            $tester instanceof PlugInTester => str_contains($piece->reading->pattern, '1'),
             Unit::Volt === $tester->unit() => $piece->reading->value >= self::SUPPLIED * Supply::of($house)->nominalVolts && [] !== array_filter($piece->measurement->connection->terminals, static fn (string $terminal): bool => $house->hasTerminal($terminal) && Role::Line === $house->terminals[$terminal]->role),
             default => false,
         };

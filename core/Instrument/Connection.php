@@ -21,6 +21,12 @@ final readonly class Connection
     {
     }
 
+    /** The part that the first of what it is around belongs to: the device that is watched, or made to act; empty when it is around nothing. */
+    public function device(): string
+    {
+        return explode('/', substr($this->around[0] ?? '', 1))[0];
+    }
+
     /**
      * Landed joints with a lead on the conductor's side of them. A tester for dead conductors is not put there: what it reads
      * of a conductor is read off its loose end.

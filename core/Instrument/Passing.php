@@ -66,6 +66,6 @@ final readonly class Passing
 
     private function device(): ?Part
     {
-        return $this->house->parts[explode('/', substr($this->connection->around[0] ?? '', 1))[0]] ?? null;
+        return $this->house->parts[$this->connection->device()] ?? null;
     }
 }
