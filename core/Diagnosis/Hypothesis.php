@@ -39,8 +39,9 @@ final readonly class Hypothesis
      * @param list<int>                 $severities of its kind that count; all when empty
      * @param bool                      $isRepaired it was the cause, perhaps, and is no longer there
      * @param float                     $second     of the house as surveyed: how often two faults are there, over the product of their rates
+     * @param list<float>               $often      how often it is of each severity of its kind, summing to 1; alike when empty
      */
-    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND)
+    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND, private array $often = [])
     {
         $this->repair = match (true) {
             [] !== $both => implode('&', array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND])) ?: self::SOUND,
@@ -59,19 +60,24 @@ final readonly class Hypothesis
         return new self(self::ELSE, self::ELSE, null, null, $prior);
     }
 
-    public static function fault(FaultKind $kind, FaultSite $site, float $prior): self
+    /** @param list<float> $often how often it is of each severity of its kind, summing to 1; alike when empty */
+    public static function fault(FaultKind $kind, FaultSite $site, float $prior, array $often = []): self
     {
         $id = $kind->slug().'|'.$site->id;
 
-        return new self($id, $id, $kind, $site, $prior);
+        return new self($id, $id, $kind, $site, $prior, often: $often);
     }
 
-    /** The same fault, there at some times and not at others. */
-    public static function intermittent(FaultKind $kind, FaultSite $site, float $prior): self
+    /**
+     * The same fault, there at some times and not at others.
+     *
+     * @param list<float> $often
+     */
+    public static function intermittent(FaultKind $kind, FaultSite $site, float $prior, array $often = []): self
     {
         $stem = $kind->slug().'|'.$site->id;
 
-        return new self($stem.self::AT_TIMES, $stem, $kind, $site, $prior, true);
+        return new self($stem.self::AT_TIMES, $stem, $kind, $site, $prior, true, often: $often);
     }
 
     /** Two faults that are there together; the one whose id comes first leads, whatever the order. */
@@ -121,7 +127,7 @@ final readonly class Hypothesis
         }
 
         return [] === $this->both
-            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true), $this->second)
+            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true), $this->second, $this->often)
             : self::pair($this->both[0]->after($repaired), $this->both[1]->after($repaired), $this->prior);
     }
 
@@ -132,7 +138,7 @@ final readonly class Hypothesis
      */
     public function narrowed(array $severities): self
     {
-        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired);
+        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired, often: $this->often);
     }
 
     /** The same with one of its severities and so many steps on either side. */
@@ -200,7 +206,7 @@ final readonly class Hypothesis
         return [] === $this->both ? [$this] : array_map(static fn (self $half): self => $half->narrowed([]), $this->both);
     }
 
-    /** @return list<float> the severities that count, in Ω; 0 where the kind has none */
+    /** @return non-empty-list<float> the severities that count, in Ω; 0 where the kind has none */
     public function ohms(): array
     {
         $all = $this->kind?->severities() ?? [0.0];
@@ -212,6 +218,26 @@ final readonly class Hypothesis
     public function severities(): int
     {
         return [] === $this->both ? \count($this->ohms()) : $this->both[0]->severities() * $this->both[1]->severities();
+    }
+
+    /**
+     * How often it is of each severity that counts, against the others: on the whole 1, and for some of them only what they are
+     * like among all. Of a pair, every one of the one fault with every one of the other.
+     *
+     * @return non-empty-list<float>
+     */
+    public function often(): array
+    {
+        if ([] !== $this->both) {
+            [$ones, $others] = [$this->both[0]->often(), $this->both[1]->often()];
+
+            return array_merge(...array_map(static fn (float $one): array => array_map(static fn (float $other): float => $one * $other, $others), $ones));
+        }
+        $ohms = $this->ohms();
+        $all = \count($this->often);
+        $counts = [] === $this->severities ? array_keys($ohms) : $this->severities;
+
+        return array_map(fn (int $at): float => ([] === $this->often ? 1.0 : $this->often[$at] * $all) / \count($ohms), $counts);
     }
 
     /** @return list<Change|null> every severity of the one with every severity of the other */

@@ -28,6 +28,7 @@ final class HypothesisSpace
     {
         $given = $rates->given($story);
         $atTimes = $rates->atTimes($story);
+        $noticed = $rates->noticed($story);
         $findings = array_map(static fn (array $found): array => [$rates->found($found[0]), $found[1]], $story->findings);
         $behind = self::behind($house, $story->tripped);
         $rooms = array_map($rates->inRoom(...), $house->places);
@@ -41,14 +42,16 @@ final class HypothesisSpace
                 $else += $share;
                 continue;
             }
-            $weight = array_map(static fn (FaultSite $site): float => $site->weight * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
+            $asks = $noticed[$slug] ?? Noticed::always();
+            $weight = array_map(static fn (FaultSite $site): float => $site->weight * $asks->on($site->role) * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
             $weights = array_sum($weight);
-            $own = [] === $kind->conditions() ? 0.0 : $atTimes;
+            $shares = $asks->shares($kind->severities());
+            $comes = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $at => $site) {
                 $prior = $share * $weight[$at] / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
-                $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $own) * $prior);
-                if ($own > 0.0) {
-                    $hypotheses[] = Hypothesis::intermittent($kind, $site, $own * $prior);
+                $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $comes) * $prior, $shares);
+                if ($comes > 0.0) {
+                    $hypotheses[] = Hypothesis::intermittent($kind, $site, $comes * $prior, $shares);
                 }
             }
         }

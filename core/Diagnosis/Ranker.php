@@ -157,7 +157,7 @@ final class Ranker
         if ($hypothesis->intermittent) {
             return $this->atTimes->standing($hypothesis, $results, $whole);
         }
-        [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result): float => $result->log - log(\count($results)), $results));
+        [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result, float $often): float => $result->log + log($often), $results, $hypothesis->often()));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $results[$best]->each, $shares);
@@ -169,8 +169,8 @@ final class Ranker
         $unnamed = new Unnamed($this->evidence);
         $houses = [[0.0, $this->sound]];
         foreach ($this->repaired as $repaired) {
-            foreach ($results = $this->bySeverity($repaired, $whole) as $result) {
-                $houses[] = [log($this->second * $repaired->prior / \count($results)), $result];
+            foreach ($this->bySeverity($repaired, $whole) as $at => $result) {
+                $houses[] = [log($this->second * $repaired->prior * $repaired->often()[$at]), $result];
             }
         }
         $logs = $each = [];
@@ -194,12 +194,13 @@ final class Ranker
             return $near;
         }
         // Of the severities those that could be it are fitted whole; what is less then than it was beside the sound house lets others in.
+        $often = array_map(log(...), $hypothesis->often());
         $results = $near;
         $fitted = [];
         do {
-            $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result): float => $result->log, $results)]);
-            $most = max([$best, ...array_map(static fn (LikelihoodResult $result): float => $result->most, $near)]) - self::HOPED;
-            $open = array_filter($results, static fn (LikelihoodResult $result, int $at): bool => !isset($fitted[$at]) && ($result->log >= $best - self::UNLIKELY || $result->most >= max($best, $most)), \ARRAY_FILTER_USE_BOTH);
+            $best = max([-\INF, ...array_map(static fn (LikelihoodResult $result, float $own): float => $result->log + $own, $results, $often)]);
+            $most = max([$best, ...array_map(static fn (LikelihoodResult $result, float $own): float => $result->most + $own, $near, $often)]) - self::HOPED;
+            $open = array_filter($results, static fn (LikelihoodResult $result, int $at): bool => !isset($fitted[$at]) && ($result->log + $often[$at] >= $best - self::UNLIKELY || $result->most + $often[$at] >= max($best, $most)), \ARRAY_FILTER_USE_BOTH);
             foreach (array_keys($open) as $at) {
                 $results[$at] = $this->rows->whole(...$apart[$at]);
                 $fitted[$at] = true;

@@ -119,6 +119,30 @@ final readonly class Rates
         return array_map(static fn (float $rate): float => $rate / $sum, $rates);
     }
 
+    /**
+     * What faults have to be for what was complained of; of several complaints each as often as it comes of that kind.
+     *
+     * @return array<string, Noticed> of the kinds of which something is known; the others are noticed whatever they are like
+     *
+     * @throws HouseError when the story names a symptom that is not in the data
+     */
+    public function noticed(Story $story): array
+    {
+        $each = [];
+        $kinds = array_merge(...array_map(fn (string $slug): array => array_keys($this->symptom($slug)->map('noticed')), $story->symptoms));
+        foreach ($story->symptoms as $slug) {
+            $rates = $this->given(new Story([$slug]));
+            $noticed = $this->symptom($slug)->map('noticed');
+            foreach ($kinds as $kind) {
+                if (($rates[$kind] ?? 0.0) > 0.0) {
+                    $each[$kind][$slug] = [$rates[$kind], isset($noticed[$kind]) ? Noticed::of($noticed[$kind]) : Noticed::always()];
+                }
+            }
+        }
+
+        return array_map(static fn (array $own): Noticed => Noticed::mixed(array_values($own)), $each);
+    }
+
     /** @return array<string, float> */
     private static function factors(Attributes $entry): array
     {

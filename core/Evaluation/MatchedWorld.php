@@ -19,7 +19,7 @@ use YellowProbe\Instrument\Shown;
 
 /**
  * Truth drawn as the inference assumes: causes by their priors, "nothing wrong now" and "something else" among them, and
- * severities evenly along the steps of the kind; shared factors as normals; blunders at their rate. The house is as surveyed.
+ * severities as often as the complaint asks, evenly within a step; shared factors as normals; blunders at their rate. The house is as surveyed.
  */
 final readonly class MatchedWorld implements World
 {
@@ -72,17 +72,18 @@ final readonly class MatchedWorld implements World
     /** What a cause changes, its severity anywhere between those of its kind. */
     public static function change(House $house, Hypothesis $cause, Dice $dice): ?Change
     {
-        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), $dice));
+        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), $cause->often(), $dice));
     }
 
     /**
      * One of them, or up to half a step beside it; nothing lies in the gap between what still joins and what is as good as open.
      *
-     * @param list<float> $severities in Ω, or 0 where the kind has none
+     * @param non-empty-list<float> $severities in Ω, or 0 where the kind has none
+     * @param non-empty-list<float> $often
      */
-    public static function ohms(array $severities, Dice $dice): float
+    public static function ohms(array $severities, array $often, Dice $dice): float
     {
-        $at = (int) ($dice->uniform() * \count($severities));
+        $at = $dice->weighted($often);
         $share = $dice->uniform() - 0.5;
         $beside = $severities[$at + ($share > 0.0 ? 1 : -1)] ?? 0.0;
 

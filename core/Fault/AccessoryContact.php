@@ -6,6 +6,7 @@ namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Installation\Role;
 
 /** A spread or burnt contact in an outlet: its terminals read well, its front does not. */
 final readonly class AccessoryContact extends NamedFault
@@ -22,7 +23,7 @@ final readonly class AccessoryContact extends NamedFault
         $sites = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
             foreach (self::POLES as $pole => $words) {
-                $sites[] = new FaultSite("$part->id.$outlet-$pole", [$part->element("$outlet-$pole")], [$part->place], "$words contact of $part->name");
+                $sites[] = new FaultSite("$part->id.$outlet-$pole", [$part->element("$outlet-$pole")], [$part->place], "$words contact of $part->name", role: Role::from($pole));
             }
         }
 

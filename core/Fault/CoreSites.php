@@ -37,7 +37,7 @@ final class CoreSites
             $terminal = $core->ends[$end - 1];
             if (null !== $terminal) {
                 $joint = $core->joint($end);
-                $sites[] = new FaultSite($joint, [$core->element(), $joint], [$house->partOf($terminal)->place], 'in '.Labels::joint($house, $joint));
+                $sites[] = new FaultSite($joint, [$core->element(), $joint], [$house->partOf($terminal)->place], 'in '.Labels::joint($house, $joint), role: $core->role);
             }
         }
 

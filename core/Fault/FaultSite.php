@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Fault;
 
+use YellowProbe\Installation\Role;
+
 /** Where a fault is: what of the house it touches, a sentence for a person, and how likely against other sites of its kind. */
 final readonly class FaultSite
 {
@@ -12,8 +14,9 @@ final readonly class FaultSite
      * @param list<string> $things ids the kind needs to make its change (parts, terminals, cores)
      * @param list<string> $places ids of the places concerned, for the map
      * @param string       $words  where, to be read after the kind's words: "at Hall socket"
+     * @param Role|null    $role   of the one conductor that it is in; null where it is in none or between two
      */
-    public function __construct(public string $id, public array $things, public array $places, public string $words, public float $weight = 1.0)
+    public function __construct(public string $id, public array $things, public array $places, public string $words, public float $weight = 1.0, public ?Role $role = null)
     {
     }
 }

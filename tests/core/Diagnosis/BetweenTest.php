@@ -48,16 +48,16 @@ final class BetweenTest extends TestCase
     public function testTheEvaluationDrawsSeveritiesEverywhereAlongTheSteps(): void
     {
         $dice = new Dice(5);
-        $drawn = array_map(static fn (): float => MatchedWorld::ohms([10.0, 100.0, 4e3], $dice), range(1, 3000));
+        $drawn = array_map(static fn (): float => MatchedWorld::ohms([10.0, 100.0, 4e3], [1.0, 1.0, 1.0], $dice), range(1, 3000));
         self::assertGreaterThanOrEqual(10.0, min($drawn));
         self::assertLessThanOrEqual(4e3, max($drawn));
         // A third of them each; of the middle one half lie below it, down to √10 of it, and half above, up to √40 times it.
         $share = static fn (float $low, float $high): float => \count(array_filter($drawn, static fn (float $ohms): bool => $ohms > $low && $ohms < $high)) / 3000.0;
         self::assertEqualsWithDelta(1.0 / 6.0, $share(100.0 / sqrt(10.0), 100.0), 0.03);
         self::assertEqualsWithDelta(1.0 / 6.0, $share(100.0, 100.0 * sqrt(40.0)), 0.03);
-        self::assertSame(0.0, MatchedWorld::ohms([0.0], $dice));
+        self::assertSame(0.0, MatchedWorld::ohms([0.0], [1.0], $dice));
         // What still joins is no part of what is as good as open.
-        self::assertSame([30.0, 1e9], array_values(array_unique([30.0, 1e9, ...array_map(static fn (): float => MatchedWorld::ohms([30.0, 1e9], $dice), range(1, 50))])));
+        self::assertSame([30.0, 1e9], array_values(array_unique([30.0, 1e9, ...array_map(static fn (): float => MatchedWorld::ohms([30.0, 1e9], [1.0, 1.0], $dice), range(1, 50))])));
     }
 
     private static function row(float $z): Row

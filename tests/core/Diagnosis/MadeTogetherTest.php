@@ -73,11 +73,12 @@ final class MadeTogetherTest extends TestCase
         $space = HypothesisSpace::of($house, Houses::rates(), new Story(['part-dead']));
         $evidence = self::evidence($house, [['plug-in-check:p-veranda.front', '000'], ['plug-in-check:p-lounge.front', '000'], ['polarity-live:p-kitchen.front:L-N', '221.4'], ['loop-compare:p-lounge.front', 'no supply'], ['polarity-live:p-lounge.front:L-N', '14.73'], ['polarity-live:p-lounge.front:L-N', '14.7'], ['polarity-live:p-veranda.front:N-E', '4.95']], $space);
         $singles = Ranker::rank($space, $evidence);
-        self::assertSame('open-line', array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind))[0]->hypothesis->kind?->slug());
+        $named = array_values(array_filter($singles->standings, static fn (Standing $standing): bool => null !== $standing->hypothesis->kind));
+        self::assertContains('open-line|plugs-r2/L@1', array_map(static fn (Standing $standing): string => $standing->hypothesis->id, \array_slice($named, 0, 3)), 'the joint leads under the name of an open line');
         self::assertLessThan(1e-3, $singles->probability($faults[0]) + $singles->probability($faults[1]), 'neither leads alone');
         $ranking = Pairs::rank($house, $space, $evidence);
         self::assertGreaterThan(0.15, $ranking->probability($pair), 'one of the two ends of that joint\'s cable');
-        self::assertSame(2 * $ranking->probability($pair), array_sum(array_map(static fn (Standing $standing): float => $standing->probability, \array_slice($ranking->standings, 1, 2))), 'nothing with a name is likelier than the two ends');
+        self::assertSame(2 * $ranking->probability($pair), array_sum(array_map(static fn (Standing $standing): float => $standing->probability, \array_slice($ranking->standings, 0, 2))), 'nothing is likelier than the two ends');
 
         // Both put right: what was read before is still held against the two together, and something else is not to blame.
         $mended = array_map(static fn (Hypothesis $one): Hypothesis => $one->after($faults), $space);

@@ -31,7 +31,7 @@ final class SeveritiesTest extends TestCase
     public function testNoSeverityLeadsByWhatItIsBesideTheSoundHouse(): void
     {
         $house = Houses::demo('earth-leakage-unit');
-        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['tingle']));
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['flicker']));
         $evidence = [];
         foreach (self::READINGS as $at => [$test, $typed]) {
             $measurement = TestCatalogue::plans($house)[$test]->measurement;
@@ -49,7 +49,7 @@ final class SeveritiesTest extends TestCase
             if (null === $standing->hypothesis->kind || $standing->hypothesis->intermittent || $standing->probability < 1e-6) {
                 continue;
             }
-            $each = array_map(static fn (array $apart): float => $rows->whole(...$apart)->log - log($standing->hypothesis->severities()), $rows->apart($standing->hypothesis));
+            $each = array_map(static fn (array $apart, float $often): float => $rows->whole(...$apart)->log + log($often), $rows->apart($standing->hypothesis), $standing->hypothesis->often());
             self::assertLessThan(log($standing->hypothesis->prior) + LogSum::of($each)[0] + 0.05, $standing->log, $standing->hypothesis->id);
             ++$compared;
         }

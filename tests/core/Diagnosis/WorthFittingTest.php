@@ -20,7 +20,7 @@ final class WorthFittingTest extends TestCase
         $causes = ['counts' => [-3.0, -3.0], 'may count' => [-30.0, -2.0], 'may count less' => [-30.0, -4.0], 'never' => [-30.0, -20.0]];
         $standings = $glances = [];
         foreach ($causes as $name => [$log, $most]) {
-            $hypothesis = Hypothesis::fault(FaultCatalogue::all()['line-earth-leak'], new FaultSite($name, [], [], $name), 1.0);
+            $hypothesis = Hypothesis::fault(FaultCatalogue::all()['line-earth-leak'], new FaultSite($name, [], [], $name), 1.0)->narrowed([0, 1]);
             $standings[] = new Standing($hypothesis, $log, [], [1.0]);
             $glances[$hypothesis->stem] = [new LikelihoodResult(-50.0, [], [], []), new LikelihoodResult($log + log(2.0), [], [], [], $most + log(2.0))];
         }
