@@ -233,11 +233,13 @@ final readonly class Hypothesis
 
             return array_merge(...array_map(static fn (float $one): array => array_map(static fn (float $other): float => $one * $other, $others), $ones));
         }
+        if ([] === $this->severities && [] !== $this->often) {
+            return $this->often;
+        }
         $ohms = $this->ohms();
         $all = \count($this->often);
-        $counts = [] === $this->severities ? array_keys($ohms) : $this->severities;
 
-        return array_map(fn (int $at): float => ([] === $this->often ? 1.0 : $this->often[$at] * $all) / \count($ohms), $counts);
+        return array_map(fn (int $at): float => ([] === $this->often ? 1.0 : $this->often[$at] * $all) / \count($ohms), [] === $this->severities ? array_keys($ohms) : $this->severities);
     }
 
     /** @return list<Change|null> every severity of the one with every severity of the other */

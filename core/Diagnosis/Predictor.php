@@ -91,7 +91,13 @@ final class Predictor
             if ([] === $list) {
                 continue;
             }
-            $rows[$hypothesis->stem] = [] === $hypothesis->both ? Steps::rows($list, $row) : array_map($row, $list);
+            // A fault is noticed most at one end of its severities.
+            $isUnnoticed = [] === $hypothesis->both && $base->isBlindTo($list[0]) && $base->isBlindTo($list[\count($list) - 1]);
+            $rows[$hypothesis->stem] = match (true) {
+                [] !== $hypothesis->both => array_map($row, $list),
+                $isUnnoticed => array_fill(0, \count($list), $sound),
+                default => Steps::rows($list, $row),
+            };
             if ($display->isLine()) {
                 $rows[$hypothesis->stem] = Between::rows($rows[$hypothesis->stem], array_map(static fn (Hypothesis $fault): int => $fault->severities(), [] === $hypothesis->both ? [$hypothesis] : $hypothesis->both), $sound);
             }

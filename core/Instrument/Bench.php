@@ -127,6 +127,12 @@ final class Bench
         return $this->closedForm->leaning($elements);
     }
 
+    /** Whether it is known without working it out that the reading is the sound house's. Only of a prepared bench. */
+    public function isBlindTo(?Change $fault): bool
+    {
+        return null === $fault || (null !== $this->blind && !$fault->actsOnDevices() && $this->blind->covers(ResolvedChange::of($this->network, $fault, $this->excitation)->differences()));
+    }
+
     /** What an ideal specimen shows with a fault (none: the house as surveyed). */
     public function read(?Change $fault = null): Shown
     {

@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Network;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Display;
+use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\House;
@@ -99,5 +100,32 @@ final class ScreenTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual($least, $same, 'much of a house is never noticed by one test, but where its lead floats');
+    }
+
+    #[DataProvider('houses')]
+    public function testWhatIsNotNoticedAtBothEndsOfItsSeveritiesIsNotBetween(House $house, string $test, int $least): void
+    {
+        $measurement = TestCatalogue::plans($house)[$test]->measurement;
+        $screened = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
+        $screened->prepare();
+        $plain = new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection);
+        $display = new Display($measurement->instrument);
+        $sound = $plain->read();
+        $between = 0;
+        foreach (FaultCatalogue::all() as $kind) {
+            foreach (\count($kind->severities()) > 2 ? $kind->sites($house) : [] as $site) {
+                $changes = array_map(static fn (float $ohms): Change => $kind->change($house, $site, $ohms), $kind->severities());
+                if (!$screened->isBlindTo($changes[0]) || !$screened->isBlindTo($changes[\count($changes) - 1])) {
+                    continue;
+                }
+                $read = $plain->read($changes[intdiv(\count($changes), 2)]);
+                $what = "{$kind->slug()} $site->words";
+                self::assertSame($sound->kind, $read->kind, $what);
+                self::assertEqualsWithDelta($display->isLine() ? $display->z($sound->value) : 0.0, $display->isLine() ? $display->z($read->value) : 0.0, 2e-5, $what);
+                self::assertEqualsWithDelta($sound->levels, $read->levels, 1e-3, $what);
+                ++$between;
+            }
+        }
+        self::assertGreaterThanOrEqual($least > 0 ? 10 : 0, $between);
     }
 }
