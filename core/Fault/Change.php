@@ -34,6 +34,9 @@ final readonly class Change
     /** @return list<self> this one and all that were added to it, one after the other */
     public function parts(): array
     {
+        if ([] === $this->also) {
+            return [$this];
+        }
         $parts = [$this];
         foreach ($this->also as $change) {
             array_push($parts, ...$change->parts());

@@ -36,7 +36,10 @@ final readonly class ResolvedChange
             // A joint that is probed is an element of its own, which the conductor stands for otherwise.
             $probed = null === $part->joint ? null : $network->branch($part->joint);
             $core = null === $probed ? null : substr((string) $part->joint, 0, -2);
-            $kept = array_flip(array_map(static fn (NewBranch $new): string => (string) $new->standsFor, $part->with));
+            $kept = [];
+            foreach ([] === $part->without ? [] : $part->with as $new) {
+                $kept[(string) $new->standsFor] = true;
+            }
             foreach ($part->without as $element) {
                 $branch = $element === $core ? $probed : $network->branch($element);
                 if (null !== $branch) {

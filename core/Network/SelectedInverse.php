@@ -13,11 +13,8 @@ namespace YellowProbe\Network;
  */
 final class SelectedInverse
 {
-    /** @var array<int, array<int, float>> earlier node => later node or itself => ohms */
-    private array $re = [];
-
-    /** @var array<int, array<int, float>> */
-    private array $im = [];
+    /** @var array<int, array<int, array{float, float}>> node => the other or itself => ohms, both ways round */
+    private array $known = [];
 
     /** @var array<int, true> nodes with a way to the datum */
     private array $reached = [];
@@ -51,25 +48,27 @@ final class SelectedInverse
      */
     public function between(int $a, int $b): array
     {
+        return $this->known[$a][$b] ?? $this->worked($a, $b);
+    }
+
+    /** @return array{float, float} what {@see between()} says and was not known; whatever asks in a loop looks there first, a call less */
+    private function worked(int $a, int $b): array
+    {
         if ($this->position[$a] < 0 || $this->position[$b] < 0) {
             return [0.0, 0.0];
         }
         [$first, $later] = $this->position[$a] <= $this->position[$b] ? [$a, $b] : [$b, $a];
-        if (!isset($this->re[$first][$later])) {
-            [$re, $im] = $this->entry($this->fronts[$first], $first, $later);
-            $this->re[$first][$later] = $re;
-            $this->im[$first][$later] = $im;
-        }
 
-        return [$this->re[$first][$later], $this->im[$first][$later]];
+        // As large one way as the other.
+        return $this->known[$a][$b] = $this->known[$b][$a] = $this->entry($this->fronts[$first], $first, $later);
     }
 
     /** @return array{float, float, float} volts across a place for an ampere through it, and the ohms of the terms */
     public function apart(int $a, int $b): array
     {
-        [$aaRe, $aaIm] = $this->between($a, $a);
-        [$bbRe, $bbIm] = $this->between($b, $b);
-        [$abRe, $abIm] = $this->between($a, $b);
+        [$aaRe, $aaIm] = $this->known[$a][$a] ?? $this->worked($a, $a);
+        [$bbRe, $bbIm] = $this->known[$b][$b] ?? $this->worked($b, $b);
+        [$abRe, $abIm] = $this->known[$a][$b] ?? $this->worked($a, $b);
 
         return [$aaRe + $bbRe - 2.0 * $abRe, $aaIm + $bbIm - 2.0 * $abIm, abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)];
     }
@@ -77,10 +76,10 @@ final class SelectedInverse
     /** @return array{float, float, float} volts across one place for an ampere through another, and the ohms of the terms */
     public function mutual(int $a, int $b, int $c, int $d): array
     {
-        [$acRe, $acIm] = $this->between($a, $c);
-        [$bdRe, $bdIm] = $this->between($b, $d);
-        [$adRe, $adIm] = $this->between($a, $d);
-        [$bcRe, $bcIm] = $this->between($b, $c);
+        [$acRe, $acIm] = $this->known[$a][$c] ?? $this->worked($a, $c);
+        [$bdRe, $bdIm] = $this->known[$b][$d] ?? $this->worked($b, $d);
+        [$adRe, $adIm] = $this->known[$a][$d] ?? $this->worked($a, $d);
+        [$bcRe, $bcIm] = $this->known[$b][$c] ?? $this->worked($b, $c);
 
         return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
     }
@@ -91,7 +90,7 @@ final class SelectedInverse
         $sumRe = $k === $j ? 1.0 : 0.0;
         $sumIm = 0.0;
         foreach ($front->nodes as $at => $i) {
-            [$re, $im] = $this->between($i, $j);
+            [$re, $im] = $this->known[$i][$j] ?? $this->worked($i, $j);
             $sumRe += $front->columnRe[$at] * $re - $front->columnIm[$at] * $im;
             $sumIm += $front->columnRe[$at] * $im + $front->columnIm[$at] * $re;
         }
