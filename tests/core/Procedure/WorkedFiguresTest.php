@@ -100,6 +100,10 @@ final class WorkedFiguresTest extends TestCase
         yield 'residual of the radial' => ['residual-clamp:rad', 0.9032e-3];
         yield 'residual of the ring' => ['residual-clamp:ring', 0.5455e-3];
         yield 'the cpc of the radial carries it' => ['cpc-current:rad', 0.9032e-3];
+        // Neutral and earth exchanged at the point: the heater's 26.45 Ω and the way back by the cpc, 0.42633: all its current
+        yield 'the cpc carries the whole load of a point where neutral and earth are exchanged' => ['cpc-current:rad:s1.front', 8.558, ['neutral-earth-swapped', 's1', 0.0]];
+        // The leaks alone, at the volts that 8.579 A leave: 1.1 V less of 230
+        yield 'and none of it where they are not' => ['cpc-current:rad:s1.front', 0.8989e-3];
         yield 'a logger reads the same' => ['leakage-log:rcd', 1.5499e-3];
         // the fridge out: 1.5499 − 0.7226
         yield 'plug by plug' => ['plug-by-plug:fridge', 0.8273e-3];
