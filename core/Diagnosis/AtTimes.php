@@ -45,7 +45,7 @@ final class AtTimes
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
         $sound = $this->rows->sound;
         $logs = $now = [];
-        $often = $hypothesis->often();
+        $often = $hypothesis->logs();
         foreach ($results as $severity => $always) {
             $apart = $this->rows->apart($hypothesis)[$severity][1];
             // What no reading of an episode notices is as likely there as it was.
@@ -56,7 +56,7 @@ final class AtTimes
                 \count($noticed) <= ($whole ? self::MOST : self::MOST_BESIDE) => $this->together($apart, $noticed, $presences, $always, $whole),
                 default => $this->eachAlone($apart, $noticed, $presences, $whole),
             };
-            $logs[$severity] = $sound->log + log($often[$severity]) + $log;
+            $logs[$severity] = $sound->log + $often[$severity] + $log;
             $seen = array_filter($there, fn (string $key): bool => $this->evidence[min($noticed[$key])]->exposure->episode === $this->latest, \ARRAY_FILTER_USE_KEY);
             $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
         }

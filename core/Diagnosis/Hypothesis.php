@@ -39,9 +39,9 @@ final readonly class Hypothesis
      * @param list<int>                 $severities of its kind that count; all when empty
      * @param bool                      $isRepaired it was the cause, perhaps, and is no longer there
      * @param float                     $second     of the house as surveyed: how often two faults are there, over the product of their rates
-     * @param list<float>               $often      how often it is of each severity of its kind, summing to 1; alike when empty
+     * @param list<float>               $logs       of how often it is of each severity of its kind; alike when empty
      */
-    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND, private array $often = [])
+    private function __construct(public string $id, public string $stem, public ?FaultKind $kind, public ?FaultSite $site, public float $prior, public bool $intermittent = false, public array $both = [], public array $severities = [], public bool $isRepaired = false, public float $second = Pairs::SECOND, private array $logs = [])
     {
         $this->repair = match (true) {
             [] !== $both => implode('&', array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND])) ?: self::SOUND,
@@ -60,24 +60,24 @@ final readonly class Hypothesis
         return new self(self::ELSE, self::ELSE, null, null, $prior);
     }
 
-    /** @param list<float> $often how often it is of each severity of its kind, summing to 1; alike when empty */
-    public static function fault(FaultKind $kind, FaultSite $site, float $prior, array $often = []): self
+    /** @param list<float> $logs of how often it is of each severity of its kind, which sums to 1; alike when empty */
+    public static function fault(FaultKind $kind, FaultSite $site, float $prior, array $logs = []): self
     {
         $id = $kind->slug().'|'.$site->id;
 
-        return new self($id, $id, $kind, $site, $prior, often: $often);
+        return new self($id, $id, $kind, $site, $prior, logs: $logs);
     }
 
     /**
      * The same fault, there at some times and not at others.
      *
-     * @param list<float> $often
+     * @param list<float> $logs
      */
-    public static function intermittent(FaultKind $kind, FaultSite $site, float $prior, array $often = []): self
+    public static function intermittent(FaultKind $kind, FaultSite $site, float $prior, array $logs = []): self
     {
         $stem = $kind->slug().'|'.$site->id;
 
-        return new self($stem.self::AT_TIMES, $stem, $kind, $site, $prior, true, often: $often);
+        return new self($stem.self::AT_TIMES, $stem, $kind, $site, $prior, true, logs: $logs);
     }
 
     /** Two faults that are there together; the one whose id comes first leads, whatever the order. */
@@ -127,7 +127,7 @@ final readonly class Hypothesis
         }
 
         return [] === $this->both
-            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true), $this->second, $this->often)
+            ? new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, [], $this->severities, \in_array($this->stem, $repaired, true), $this->second, $this->logs)
             : self::pair($this->both[0]->after($repaired), $this->both[1]->after($repaired), $this->prior);
     }
 
@@ -138,7 +138,7 @@ final readonly class Hypothesis
      */
     public function narrowed(array $severities): self
     {
-        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired, often: $this->often);
+        return new self($this->id, $this->stem, $this->kind, $this->site, $this->prior, $this->intermittent, $this->both, $severities, $this->isRepaired, logs: $this->logs);
     }
 
     /** The same with one of its severities and so many steps on either side. */
@@ -221,25 +221,26 @@ final readonly class Hypothesis
     }
 
     /**
-     * How often it is of each severity that counts, against the others: on the whole 1, and for some of them only what they are
-     * like among all. Of a pair, every one of the one fault with every one of the other.
+     * Log of how often it is of each severity that counts: of all of them the shares sum to 1, and for some of them only stand as they
+     * do among all. Of a pair, every one of the one fault with every one of the other.
      *
      * @return non-empty-list<float>
      */
-    public function often(): array
+    public function logs(): array
     {
         if ([] !== $this->both) {
-            [$ones, $others] = [$this->both[0]->often(), $this->both[1]->often()];
+            [$ones, $others] = [$this->both[0]->logs(), $this->both[1]->logs()];
 
-            return array_merge(...array_map(static fn (float $one): array => array_map(static fn (float $other): float => $one * $other, $others), $ones));
+            return array_merge(...array_map(static fn (float $one): array => array_map(static fn (float $other): float => $one + $other, $others), $ones));
         }
-        if ([] === $this->severities && [] !== $this->often) {
-            return $this->often;
+        if ([] === $this->severities && [] !== $this->logs) {
+            return $this->logs;
         }
         $ohms = $this->ohms();
-        $all = \count($this->often);
+        $alike = -log(\count($ohms));
+        $gained = $alike + log(max(1, \count($this->logs)));
 
-        return array_map(fn (int $at): float => ([] === $this->often ? 1.0 : $this->often[$at] * $all) / \count($ohms), [] === $this->severities ? array_keys($ohms) : $this->severities);
+        return array_map(fn (int $at): float => [] === $this->logs ? $alike : $this->logs[$at] + $gained, [] === $this->severities ? array_keys($ohms) : $this->severities);
     }
 
     /** @return list<Change|null> every severity of the one with every severity of the other */

@@ -45,13 +45,13 @@ final class HypothesisSpace
             $asks = $noticed[$slug] ?? Noticed::always();
             $weight = array_map(static fn (FaultSite $site): float => $site->weight * $asks->on($site->role) * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
             $weights = array_sum($weight);
-            $shares = $asks->shares($kind->severities());
+            $logs = array_map(log(...), $asks->shares($kind->severities()));
             $comes = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $at => $site) {
                 $prior = $share * $weight[$at] / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
-                $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $comes) * $prior, $shares);
+                $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $comes) * $prior, $logs);
                 if ($comes > 0.0) {
-                    $hypotheses[] = Hypothesis::intermittent($kind, $site, $comes * $prior, $shares);
+                    $hypotheses[] = Hypothesis::intermittent($kind, $site, $comes * $prior, $logs);
                 }
             }
         }

@@ -157,7 +157,7 @@ final class Ranker
         if ($hypothesis->intermittent) {
             return $this->atTimes->standing($hypothesis, $results, $whole);
         }
-        [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result, float $often): float => $result->log + log($often), $results, $hypothesis->often()));
+        [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result, float $often): float => $result->log + $often, $results, $hypothesis->logs()));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
         return new Standing($hypothesis, log($hypothesis->prior) + $log, $results[$best]->each, $shares);
@@ -170,7 +170,7 @@ final class Ranker
         $houses = [[0.0, $this->sound]];
         foreach ($this->repaired as $repaired) {
             foreach ($this->bySeverity($repaired, $whole) as $at => $result) {
-                $houses[] = [log($this->second * $repaired->prior * $repaired->often()[$at]), $result];
+                $houses[] = [log($this->second * $repaired->prior) + $repaired->logs()[$at], $result];
             }
         }
         $logs = $each = [];
@@ -194,7 +194,7 @@ final class Ranker
             return $near;
         }
         // Of the severities those that could be it are fitted whole; what is less then than it was beside the sound house lets others in.
-        $often = array_map(log(...), $hypothesis->often());
+        $often = $hypothesis->logs();
         $results = $near;
         $fitted = [];
         do {

@@ -40,6 +40,6 @@ final class WorthFitting
     /** @param list<LikelihoodResult> $glances by severity */
     private static function most(Hypothesis $hypothesis, array $glances): float
     {
-        return [] === $glances ? -\INF : log($hypothesis->prior) + max(array_map(static fn (LikelihoodResult $result, float $often): float => $result->most + log($often), $glances, $hypothesis->often()));
+        return [] === $glances ? -\INF : log($hypothesis->prior) + max(array_map(static fn (LikelihoodResult $result, float $often): float => $result->most + $often, $glances, $hypothesis->logs()));
     }
 }

@@ -72,7 +72,7 @@ final readonly class MatchedWorld implements World
     /** What a cause changes, its severity anywhere between those of its kind. */
     public static function change(House $house, Hypothesis $cause, Dice $dice): ?Change
     {
-        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), $cause->often(), $dice));
+        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), array_map(exp(...), $cause->logs()), $dice));
     }
 
     /**

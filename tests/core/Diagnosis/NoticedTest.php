@@ -79,12 +79,12 @@ final class NoticedTest extends TestCase
         self::assertEqualsWithDelta(Houses::rates()->given(new Story(['flicker']))['high-resistance-joint'], $sum($flicker), 1e-12, 'the kind itself is as likely as it was');
 
         // 0.05 Ω of 0.05, 0.15, and 0.4 and more: 1/64, 9/64 and five times 1.
-        self::assertEqualsWithDelta(1 / 64 / (5.0 + 10 / 64), $flicker["{$joint}N@2"]->often()[0], 1e-9);
+        self::assertEqualsWithDelta(1 / 64 / (5.0 + 10 / 64), self::often($flicker["{$joint}N@2"])[0], 1e-9);
         $standing = Ranker::rank(array_values($flicker), [])->standings;
         $ranked = array_values(array_filter($standing, static fn ($one): bool => "{$joint}N@2" === $one->hypothesis->id))[0];
-        self::assertEqualsWithDelta($flicker["{$joint}N@2"]->often(), $ranked->severities, 1e-12, 'before anything is read');
+        self::assertEqualsWithDelta(self::often($flicker["{$joint}N@2"]), $ranked->severities, 1e-12, 'before anything is read');
         $coming = array_values(array_filter($standing, static fn ($one): bool => "{$joint}N@2|at-times" === $one->hypothesis->id))[0];
-        self::assertEqualsWithDelta($flicker["{$joint}N@2"]->often()[0] / $flicker["{$joint}N@2"]->often()[6], $coming->severities[0] / $coming->severities[6], 1e-9);
+        self::assertEqualsWithDelta(self::often($flicker["{$joint}N@2"])[0] / self::often($flicker["{$joint}N@2"])[6], $coming->severities[0] / $coming->severities[6], 1e-9);
     }
 
     public function testSomeOfTheSeveritiesCountAsTheyDoAmongAll(): void
@@ -93,14 +93,14 @@ final class NoticedTest extends TestCase
         $kind = FaultCatalogue::all()['high-resistance-joint'];
         $site = $kind->sites($house)[0];
         $plain = Hypothesis::fault($kind, $site, 0.1);
-        self::assertEqualsWithDelta(array_fill(0, 7, 1 / 7), $plain->often(), 1e-12);
-        self::assertEqualsWithDelta([1 / 3, 1 / 3, 1 / 3], $plain->around(3, 1)->often(), 1e-12);
-        $told = Hypothesis::fault($kind, $site, 0.1, [0.0, 0.0, 0.1, 0.1, 0.2, 0.3, 0.3]);
-        self::assertEqualsWithDelta([7 * 0.1 / 3, 7 * 0.1 / 3, 7 * 0.2 / 3], $told->around(3, 1)->often(), 1e-12);
-        self::assertSame($told->often(), $told->after(['another'])->often());
+        self::assertEqualsWithDelta(array_fill(0, 7, 1 / 7), self::often($plain), 1e-12);
+        self::assertEqualsWithDelta([1 / 3, 1 / 3, 1 / 3], self::often($plain->around(3, 1)), 1e-12);
+        $told = Hypothesis::fault($kind, $site, 0.1, array_map(log(...), [0.0, 0.0, 0.1, 0.1, 0.2, 0.3, 0.3]));
+        self::assertEqualsWithDelta([7 * 0.1 / 3, 7 * 0.1 / 3, 7 * 0.2 / 3], self::often($told->around(3, 1)), 1e-12);
+        self::assertSame($told->logs(), $told->after(['another'])->logs());
 
         $pair = Hypothesis::pair($told->narrowed([3]), Hypothesis::fault($kind, $kind->sites($house)[1], 0.1)->narrowed([0, 6]), 0.01);
-        self::assertEqualsWithDelta([0.35, 0.35], $pair->often(), 1e-12, 'seven times a tenth, by halves');
+        self::assertEqualsWithDelta([0.35, 0.35], self::often($pair), 1e-12, 'seven times a tenth, by halves');
     }
 
     public function testTheMatchedWorldIsDrawnByTheComplaint(): void
@@ -110,5 +110,11 @@ final class NoticedTest extends TestCase
         // Up to half a step beside it: √10 and √1,000 are the borders.
         self::assertGreaterThan(sqrt(10.0), min($drawn));
         self::assertEqualsWithDelta(0.75, \count(array_filter($drawn, static fn (float $ohms): bool => $ohms > sqrt(1e3))) / 2000, 0.03);
+    }
+
+    /** @return list<float> */
+    private static function often(Hypothesis $hypothesis): array
+    {
+        return array_map(exp(...), $hypothesis->logs());
     }
 }

@@ -49,7 +49,7 @@ final class SeveritiesTest extends TestCase
             if (null === $standing->hypothesis->kind || $standing->hypothesis->intermittent || $standing->probability < 1e-6) {
                 continue;
             }
-            $each = array_map(static fn (array $apart, float $often): float => $rows->whole(...$apart)->log + log($often), $rows->apart($standing->hypothesis), $standing->hypothesis->often());
+            $each = array_map(static fn (array $apart, float $often): float => $rows->whole(...$apart)->log + $often, $rows->apart($standing->hypothesis), $standing->hypothesis->logs());
             self::assertLessThan(log($standing->hypothesis->prior) + LogSum::of($each)[0] + 0.05, $standing->log, $standing->hypothesis->id);
             ++$compared;
         }
