@@ -150,7 +150,6 @@ final readonly class PredictionTable
     private function superposed(Hypothesis $one, Hypothesis $other): array
     {
         $sound = $this->rows->kind(self::SOUND);
-        $far = fn (int $place): float => abs($this->rows->zs[$place] - $this->rows->zs[self::SOUND]);
         $places = [];
         foreach ($this->eachWithEach($one, $other) as [$first, $second]) {
             $places[] = match (true) {
@@ -158,7 +157,7 @@ final readonly class PredictionTable
                 self::SOUND === $second => $first,
                 $this->rows->kind($first) !== $sound => $first,
                 $this->rows->kind($second) !== $sound => $second,
-                default => $far($first) >= $far($second) ? $first : $second,
+                default => $this->rows->apart($first, self::SOUND) >= $this->rows->apart($second, self::SOUND) ? $first : $second,
             };
         }
 

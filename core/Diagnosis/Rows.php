@@ -83,6 +83,17 @@ final class Rows implements \Countable
         return self::KINDS[$this->kinds[$place]];
     }
 
+    /** How far two rows of one kind lie apart: on the display's line, or by the lamp that differs most. */
+    public function apart(int $one, int $other): float
+    {
+        $apart = abs($this->zs[$one] - $this->zs[$other]);
+        foreach ($this->levels[$one] ?? [] as $lamp => $level) {
+            $apart = max($apart, abs($level - ($this->levels[$other][$lamp] ?? 0.0)));
+        }
+
+        return $apart;
+    }
+
     /**
      * @param array<string, int> $factors that are free => anything
      *

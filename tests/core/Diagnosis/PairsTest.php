@@ -88,6 +88,19 @@ final class PairsTest extends TestCase
         self::assertSame('line-earth-leak|d', $pair(4, 5)->after(['line-neutral-reversed|c'])->repair);
     }
 
+    public function testOfTwoFaultsThatChangeAPatternTheOneShowsThatChangesItMost(): void
+    {
+        // Something pulls the line down by two volts, and a break before the point leaves it dark.
+        $of = static fn (string $id): Hypothesis => array_values(array_filter(self::space(), static fn (Hypothesis $one): bool => $one->id === $id))[0];
+        $pattern = static fn (float ...$levels): array => [new Row(Shown::levels(array_values($levels)), 0.0, 1.0, [])];
+        [$little, $much] = [$of('appliance-short|kettle'), $of('open-line|ring-s-spur/L@1')];
+        self::assertLessThan($much->id, $little->id, 'whichever is named first');
+        foreach ([[$little, $much], [$much, $little]] as [$one, $other]) {
+            $table = PredictionTable::of([Hypothesis::SOUND => $pattern(230.0, 230.0, 0.0), $one->stem => $pattern(228.0, 228.0, 0.0), $other->stem => $pattern(0.0, 0.0, 0.0)]);
+            self::assertSame([0.0, 0.0, 0.0], $table->rows(Hypothesis::pair($one->around(0, 0), $other->around(0, 0), 1.0))[0]->shown->levels);
+        }
+    }
+
     public function testAtAnInspectionOneFaultSaysNothingOfAnother(): void
     {
         // P(a and b) = P(a) · P(b) / P(sound) where faults are found as if each were alone; of complaints, 14 houses have two where 82 have one.
