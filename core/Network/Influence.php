@@ -192,25 +192,41 @@ final class Influence
     /** @param non-empty-list<array{int, int, float, float, float, float}> $changes */
     private function movedByMany(array $changes): ?Movement
     {
-        $system = new SmallSystem(\count($changes), 1 + $this->leads);
+        $size = \count($changes);
+        $width = $size + 1 + $this->leads;
+        $allRe = $allIm = array_fill(0, $size * $width, 0.0);
+        $errors = array_fill(0, $size, 0.0);
+        $places = [];
+        foreach ($changes as [$a, $b]) {
+            $places[$a] ??= \count($places);
+            $places[$b] ??= \count($places);
+        }
+        [$zRe, $zIm] = $this->inverse->among(array_keys($places));
+        $count = \count($places);
         foreach ($changes as $row => [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
-            foreach ($changes as $column => [$c, $d, $otherRe, $otherIm]) {
-                if ($column < $row) {
-                    continue; // Z is as large one way as the other
-                }
-                [$zRe, $zIm, $terms] = $row === $column ? $this->inverse->apart($a, $b) : $this->inverse->mutual($a, $b, $c, $d);
-                $system->set($row, $column, ($row === $column ? 1.0 : 0.0) + $yRe * $zRe - $yIm * $zIm, $yRe * $zIm + $yIm * $zRe, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms));
-                if ($row !== $column) {
-                    $system->set($column, $row, $otherRe * $zRe - $otherIm * $zIm, $otherRe * $zIm + $otherIm * $zRe, self::ROUNDING * (1.0 + (abs($otherRe) + abs($otherIm)) * $terms));
+            $fromA = $places[$a] * $count;
+            $fromB = $places[$b] * $count;
+            foreach ($changes as $column => [$c, $d]) {
+                $atC = $places[$c];
+                $atD = $places[$d];
+                $re = $zRe[$fromA + $atC] + $zRe[$fromB + $atD] - $zRe[$fromA + $atD] - $zRe[$fromB + $atC];
+                $im = $zIm[$fromA + $atC] + $zIm[$fromB + $atD] - $zIm[$fromA + $atD] - $zIm[$fromB + $atC];
+                $allRe[$row * $width + $column] = ($row === $column ? 1.0 : 0.0) + $yRe * $re - $yIm * $im;
+                $allIm[$row * $width + $column] = $yRe * $im + $yIm * $re;
+                $terms = abs($zRe[$fromA + $atC]) + abs($zIm[$fromA + $atC]) + abs($zRe[$fromB + $atD]) + abs($zIm[$fromB + $atD]);
+                $error = self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms);
+                if ($error > $errors[$row]) {
+                    $errors[$row] = $error;
                 }
             }
             foreach (self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm) as $right => [$re, $im]) {
-                $system->ask($row, $right, $re, $im);
+                $allRe[$row * $width + $size + $right] = $re;
+                $allIm[$row * $width + $size + $right] = $im;
             }
         }
-        $carried = $system->solved();
+        $solved = SmallSystem::solved($allRe, $allIm, $errors, 1 + $this->leads);
 
-        return null === $carried || $system->rounding > self::LOST ? null : new Movement($this->sumsOf($changes, $carried), $system->rounding);
+        return null === $solved || $solved[1] > self::LOST ? null : new Movement($this->sumsOf($changes, $solved[0]), $solved[1]);
     }
 
     /**

@@ -73,15 +73,23 @@ final class SelectedInverse
         return [$aaRe + $bbRe - 2.0 * $abRe, $aaIm + $bbIm - 2.0 * $abIm, abs($aaRe) + abs($aaIm) + abs($bbRe) + abs($bbIm)];
     }
 
-    /** @return array{float, float, float} volts across one place for an ampere through another, and the ohms of the terms */
-    public function mutual(int $a, int $b, int $c, int $d): array
+    /**
+     * All impedances between some nodes, on flat arrays.
+     *
+     * @param list<int> $nodes
+     *
+     * @return array{list<float>, list<float>} at place of the one · count + place of the other
+     */
+    public function among(array $nodes): array
     {
-        [$acRe, $acIm] = $this->known[$a][$c] ?? $this->worked($a, $c);
-        [$bdRe, $bdIm] = $this->known[$b][$d] ?? $this->worked($b, $d);
-        [$adRe, $adIm] = $this->known[$a][$d] ?? $this->worked($a, $d);
-        [$bcRe, $bcIm] = $this->known[$b][$c] ?? $this->worked($b, $c);
+        $re = $im = [];
+        foreach ($nodes as $a) {
+            foreach ($nodes as $b) {
+                [$re[], $im[]] = $this->known[$a][$b] ?? $this->worked($a, $b);
+            }
+        }
 
-        return [$acRe + $bdRe - $adRe - $bcRe, $acIm + $bdIm - $adIm - $bcIm, abs($acRe) + abs($acIm) + abs($bdRe) + abs($bdIm)];
+        return [$re, $im];
     }
 
     /** @return array{float, float} Σ y_ki·Z_ij / p_k, of a node with itself (1 + Σ y_ki·Z_ik) / p_k */

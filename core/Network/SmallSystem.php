@@ -7,126 +7,127 @@ namespace YellowProbe\Network;
 /** A handful of linear equations with complex coefficients, for a few right sides: elimination with the larger pivot of a column. */
 final class SmallSystem
 {
-    private readonly int $width;
-
-    /** @var array<int, float> coefficients, then right sides, at row · width + column */
-    private array $re;
-
-    /** @var array<int, float> */
-    private array $im;
-
-    /** @var array<int, float> by row: the largest error of a coefficient */
-    private array $errors;
-
-    /** What errors of the coefficients may be of the answer once it is solved: the largest over the product of the pivots, every row scaled to 1. */
-    public float $rounding = 0.0;
-
-    public function __construct(private readonly int $size, private readonly int $rights)
-    {
-        $this->width = $size + $rights;
-        $this->re = $this->im = array_fill(0, $size * $this->width, 0.0);
-        $this->errors = array_fill(0, $size, 0.0);
-    }
-
-    /** @param float $error that the coefficient may have */
-    public function set(int $row, int $column, float $re, float $im, float $error = 0.0): void
-    {
-        $this->errors[$row] = max($this->errors[$row], $error);
-        $this->re[$row * $this->width + $column] = $re;
-        $this->im[$row * $this->width + $column] = $im;
-    }
-
-    public function ask(int $row, int $right, float $re, float $im): void
-    {
-        $this->set($row, $this->size + $right, $re, $im);
-    }
-
     /**
-     * Ends the system: it is solved in place.
+     * What errors of the coefficients may be of the answer is said with it: the largest over the product of the pivots, every row scaled to 1.
      *
-     * @return list<list<array{float, float}>>|null by unknown, and by right side; null where a pivot is nothing
+     * @param array<int, float>           $re     coefficients, then right sides, at row · (size + rights) + column
+     * @param array<int, float>           $im
+     * @param non-empty-array<int, float> $errors by row: the largest error of a coefficient
+     *
+     * @return array{list<list<array{float, float}>>, float}|null by unknown, and by right side; null where a pivot is nothing
      */
-    public function solved(): ?array
+    public static function solved(array $re, array $im, array $errors, int $rights): ?array
     {
-        $this->scale();
+        $size = \count($errors);
+        $width = $size + $rights;
+        $largestError = self::scale($re, $im, $errors, $width);
         $pivots = 1.0;
-        $width = $this->width;
-        for ($k = 0; $k < $this->size; ++$k) {
-            $this->exchange($k);
+        for ($k = 0; $k < $size; ++$k) {
+            self::exchange($re, $im, $k, $size, $width);
             $own = $k * $width;
-            [$pRe, $pIm] = [$this->re[$own + $k], $this->im[$own + $k]];
+            $pRe = $re[$own + $k];
+            $pIm = $im[$own + $k];
             $square = $pRe * $pRe + $pIm * $pIm;
             if (0.0 === $square) {
                 return null;
             }
             $pivots *= min(1.0, sqrt($square));
-            for ($row = $k + 1; $row < $this->size; ++$row) {
+            for ($row = $k + 1; $row < $size; ++$row) {
                 $at = $row * $width;
-                $fRe = ($this->re[$at + $k] * $pRe + $this->im[$at + $k] * $pIm) / $square;
-                $fIm = ($this->im[$at + $k] * $pRe - $this->re[$at + $k] * $pIm) / $square;
-                for ($column = 0.0 === $fRe && 0.0 === $fIm ? $width : $k + 1; $column < $width; ++$column) {
-                    $re = $this->re[$own + $column];
-                    $im = $this->im[$own + $column];
-                    $this->re[$at + $column] -= $fRe * $re - $fIm * $im;
-                    $this->im[$at + $column] -= $fRe * $im + $fIm * $re;
+                $fRe = ($re[$at + $k] * $pRe + $im[$at + $k] * $pIm) / $square;
+                $fIm = ($im[$at + $k] * $pRe - $re[$at + $k] * $pIm) / $square;
+                if (0.0 === $fRe && 0.0 === $fIm) {
+                    continue;
+                }
+                for ($column = $k + 1; $column < $width; ++$column) {
+                    $ownRe = $re[$own + $column];
+                    $ownIm = $im[$own + $column];
+                    $re[$at + $column] -= $fRe * $ownRe - $fIm * $ownIm;
+                    $im[$at + $column] -= $fRe * $ownIm + $fIm * $ownRe;
                 }
             }
         }
-        $this->rounding = max([0.0, ...$this->errors]) / $pivots;
 
-        return $this->backwards();
+        return [self::backwards($re, $im, $size, $rights), $largestError / $pivots];
     }
 
-    private function scale(): void
+    /**
+     * Every row by its largest coefficient, where that is above 1.
+     *
+     * @param array<int, float> $re
+     * @param array<int, float> $im
+     * @param array<int, float> $errors
+     *
+     * @return float the largest error, scaled likewise
+     */
+    private static function scale(array &$re, array &$im, array $errors, int $width): float
     {
-        for ($row = 0; $row < $this->size; ++$row) {
+        $largestError = 0.0;
+        $size = \count($errors);
+        foreach ($errors as $row => $error) {
             $largest = 1.0;
-            $from = $row * $this->width;
-            for ($at = $from; $at < $from + $this->size; ++$at) {
-                $largest = max($largest, abs($this->re[$at]) + abs($this->im[$at]));
+            $from = $row * $width;
+            for ($at = $from; $at < $from + $size; ++$at) {
+                $largest = max($largest, abs($re[$at]) + abs($im[$at]));
             }
-            $this->errors[$row] /= $largest;
-            for ($at = $from; $largest > 1.0 && $at < $from + $this->width; ++$at) {
-                $this->re[$at] /= $largest;
-                $this->im[$at] /= $largest;
+            $largestError = max($largestError, $error / $largest);
+            for ($at = $from; $largest > 1.0 && $at < $from + $width; ++$at) {
+                $re[$at] /= $largest;
+                $im[$at] /= $largest;
             }
         }
+
+        return $largestError;
     }
 
-    /** Row k for the one below it with the larger pivot. */
-    private function exchange(int $k): void
+    /**
+     * Row k for the one below it with the larger pivot.
+     *
+     * @param array<int, float> $re
+     * @param array<int, float> $im
+     */
+    private static function exchange(array &$re, array &$im, int $k, int $size, int $width): void
     {
         $best = $k;
         $largest = 0.0;
-        for ($row = $k; $row < $this->size; ++$row) {
-            $size = abs($this->re[$row * $this->width + $k]) + abs($this->im[$row * $this->width + $k]);
-            if ($size > $largest) {
-                [$best, $largest] = [$row, $size];
+        for ($row = $k; $row < $size; ++$row) {
+            $pivot = abs($re[$row * $width + $k]) + abs($im[$row * $width + $k]);
+            if ($pivot > $largest) {
+                $best = $row;
+                $largest = $pivot;
             }
         }
-        for ($column = $k; $best !== $k && $column < $this->width; ++$column) {
-            [$one, $other] = [$k * $this->width + $column, $best * $this->width + $column];
-            [$this->re[$one], $this->re[$other]] = [$this->re[$other], $this->re[$one]];
-            [$this->im[$one], $this->im[$other]] = [$this->im[$other], $this->im[$one]];
+        for ($column = $k; $best !== $k && $column < $width; ++$column) {
+            [$one, $other] = [$k * $width + $column, $best * $width + $column];
+            [$re[$one], $re[$other]] = [$re[$other], $re[$one]];
+            [$im[$one], $im[$other]] = [$im[$other], $im[$one]];
         }
     }
 
-    /** @return list<list<array{float, float}>> */
-    private function backwards(): array
+    /**
+     * @param array<int, float> $re
+     * @param array<int, float> $im
+     *
+     * @return list<list<array{float, float}>>
+     */
+    private static function backwards(array $re, array $im, int $size, int $rights): array
     {
-        $solved = array_fill(0, $this->size, array_fill(0, $this->rights, [0.0, 0.0]));
-        for ($k = $this->size - 1; $k >= 0; --$k) {
-            $own = $k * $this->width;
-            [$pRe, $pIm] = [$this->re[$own + $k], $this->im[$own + $k]];
+        $width = $size + $rights;
+        $solved = array_fill(0, $size, array_fill(0, $rights, [0.0, 0.0]));
+        for ($k = $size - 1; $k >= 0; --$k) {
+            $own = $k * $width;
+            $pRe = $re[$own + $k];
+            $pIm = $im[$own + $k];
             $square = $pRe * $pRe + $pIm * $pIm;
-            for ($right = 0; $right < $this->rights; ++$right) {
-                [$re, $im] = [$this->re[$own + $this->size + $right], $this->im[$own + $this->size + $right]];
-                for ($column = $k + 1; $column < $this->size; ++$column) {
+            for ($right = 0; $right < $rights; ++$right) {
+                $sumRe = $re[$own + $size + $right];
+                $sumIm = $im[$own + $size + $right];
+                for ($column = $k + 1; $column < $size; ++$column) {
                     [$xRe, $xIm] = $solved[$column][$right];
-                    $re -= $this->re[$own + $column] * $xRe - $this->im[$own + $column] * $xIm;
-                    $im -= $this->re[$own + $column] * $xIm + $this->im[$own + $column] * $xRe;
+                    $sumRe -= $re[$own + $column] * $xRe - $im[$own + $column] * $xIm;
+                    $sumIm -= $re[$own + $column] * $xIm + $im[$own + $column] * $xRe;
                 }
-                $solved[$k][$right] = [($re * $pRe + $im * $pIm) / $square, ($im * $pRe - $re * $pIm) / $square];
+                $solved[$k][$right] = [($sumRe * $pRe + $sumIm * $pIm) / $square, ($sumIm * $pRe - $sumRe * $pIm) / $square];
             }
         }
 
