@@ -34,13 +34,17 @@ final readonly class Stop
     /** Up to this one the places are tried in turn, where no test parts them: two thirds of coming back another day. */
     private const TRIED_MINUTES = 320.0;
 
+    /** Readings that are named where to look again. */
+    private const MOST_ODD = 5;
+
     private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
 
     /**
      * @param float $lossMinutes expected loss of repairing now
      * @param float $savesMinutes of it, by the best of the tests, its price and that of what follows taken off; negative when none pays
+     * @param list<string> $unexplained where the advice is to look again: what nothing on the list explains, in words, the oddest first
      */
-    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes)
+    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes, public array $unexplained)
     {
     }
 
@@ -57,7 +61,7 @@ final readonly class Stop
         $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates), $beliefs->openBits());
         $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && !$lead->lead()->hypothesis->isMended() && $lead->probability >= self::EVEN;
 
-        return new self(match (true) {
+        $advice = match (true) {
             $isUpstream => StopAdvice::Distributor,
             $pays => StopAdvice::Test,
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
@@ -65,7 +69,10 @@ final readonly class Stop
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
             $lead->atOnePlace() >= self::LEADS || $loss <= self::TRIED_MINUTES => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
-        }, $loss, max([-\INF, ...$saves]));
+        };
+        $odd = StopAdvice::LookAgain === $advice ? \array_slice($ranking->unexplained(), 0, self::MOST_ODD) : [];
+
+        return new self($advice, $loss, max([-\INF, ...$saves]), array_map(static fn (Evidence $piece): string => $piece->words(), $odd));
     }
 
     /**

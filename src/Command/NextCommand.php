@@ -13,10 +13,8 @@ use Symfony\Component\Console\Output\OutputInterface;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
-use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Stop;
-use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
@@ -58,7 +56,7 @@ final class NextCommand extends Command
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,
             'words' => $stop->advice->words(),
-            'unexplained' => StopAdvice::LookAgain === $stop->advice ? array_map(static fn (Evidence $piece): string => $piece->words(), $job->ranking->unexplained()) : [],
+            'unexplained' => $stop->unexplained,
             'tests' => array_map(static fn (Candidate $candidate): array => [
                 'id' => $candidate->plan->id,
                 'words' => $candidate->plan->words,

@@ -30,9 +30,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Candidate;
-use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Stop;
-use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -45,7 +43,6 @@ use YellowProbe\Procedure\Practice;
 /** What is computed from a call's house and readings; nothing here stores anything. */
 final readonly class DiagnosisController
 {
-    private const MOST_ODD = 5;
     private const MOST_TESTS = 4;
 
     public function __construct(private CallStore $calls, private Rankings $rankings, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later)
@@ -86,7 +83,7 @@ final readonly class DiagnosisController
             $stop->advice->value,
             $stop->advice->words(),
             round($stop->lossMinutes, 1),
-            StopAdvice::LookAgain === $stop->advice ? array_map(static fn (Evidence $piece): string => $piece->words(), \array_slice($ranking->unexplained(), 0, self::MOST_ODD)) : [],
+            $stop->unexplained,
             array_map(fn (Candidate $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), \array_slice($candidates, 0, self::MOST_TESTS)),
         ));
     }

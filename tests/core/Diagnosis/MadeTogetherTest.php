@@ -14,6 +14,8 @@ use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
@@ -91,8 +93,13 @@ final class MadeTogetherTest extends TestCase
     public function testWhatNothingOnTheListExplainsIsNamed(): void
     {
         $house = Houses::demo('earth-leakage-unit');
-        $odd = Ranker::rank(self::space(), self::evidence($house, self::READINGS))->unexplained();
-        self::assertContains('plug-in-check:p-lounge.front: read 001', array_map(static fn (Evidence $piece): string => $piece->words(), $odd));
+        $ranking = Ranker::rank(self::space(), self::evidence($house, self::READINGS));
+        $odd = $ranking->unexplained();
+        $words = array_map(static fn (Evidence $piece): string => $piece->words(), $odd);
+        self::assertContains('plug-in-check:p-lounge.front: read 001', $words);
+        $stop = Stop::advised($ranking, []);
+        self::assertSame(StopAdvice::LookAgain, $stop->advice);
+        self::assertSame($words, $stop->unexplained, 'that is what is to be looked at');
         self::assertSame(array_unique(array_column($odd, 'where')), array_column($odd, 'where'), 'once, though it was read twice');
         self::assertSame([], Ranker::rank(self::space(), self::evidence($house, [['plug-in-check:p-lounge.front', '110'], ['plug-in-check:p-veranda.front', '110']]))->unexplained());
     }
