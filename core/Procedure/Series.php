@@ -51,6 +51,7 @@ final readonly class Series
             $circuit = isset($house->parts[$part]) ? $house->circuitOfPart($part) : null;
             [$scope, $where] = match (true) {
                 \in_array($slug, self::SHOTS, true) => [$subject, 'at '.($house->parts[$part]->name ?? $house->circuits[$subject]->name ?? $subject)],
+                isset($house->circuits[$subject], $house->parts[explode('.', $rest)[0]]) => ["$subject:loads", 'with a load at every point of '.$house->circuits[$subject]->name],
                 null !== $circuit => ["$circuit:$rest", 'at every point of '.$house->circuits[$circuit]->name.self::poles($rest)],
                 isset($house->circuits[$subject]) => ["ways:$rest", 'at every way'.self::poles($rest)],
                 default => ['', ''],
@@ -63,7 +64,7 @@ final readonly class Series
         $series = [];
         foreach ($groups as $id => $plans) {
             if (\count($plans) >= self::LEAST) {
-                usort($plans, static fn (TestPlan $a, TestPlan $b): int => ($walk[self::subject($a)] ?? 0) <=> ($walk[self::subject($b)] ?? 0));
+                usort($plans, static fn (TestPlan $a, TestPlan $b): int => self::stop($walk, $a) <=> self::stop($walk, $b));
                 $series[$id] = new self($id, $words[$id], $plans);
             }
         }
@@ -72,9 +73,16 @@ final readonly class Series
         return $series;
     }
 
-    private static function subject(TestPlan $plan): string
+    /**
+     * @param array<string, int> $walk
+     *
+     * @return int where one stands for it: at the point that is loaded, else at the point or way that is read
+     */
+    private static function stop(array $walk, TestPlan $plan): int
     {
-        return explode('.', explode(':', $plan->id, 3)[1] ?? '')[0];
+        [, $subject, $rest] = explode(':', $plan->id, 3) + ['', '', ''];
+
+        return $walk[explode('.', $rest)[0]] ?? $walk[explode('.', $subject)[0]] ?? 0;
     }
 
     private static function poles(string $rest): string

@@ -33,6 +33,11 @@ final class SpreadTest extends TestCase
         $points = array_map(static fn ($plan): string => $plan->id, $all['zs:ring:L-E']->plans);
         self::assertSame(['zs:a.front:L-E', 'zs:b.front:L-E', 'zs:c.front:L-E', 'zs:d.front:L-E'], array_values(array_filter($points, static fn (string $id): bool => !str_contains($id, 'spur'))));
         self::assertSame('insulation:ring:L–E', $all['insulation:ways:L–E']->plans[0]->id);
+        // The clamp stays at the board, the load walks.
+        $loaded = $all['cpc-current:ring:loads'];
+        self::assertSame('Current in a cpc, with a load at every point of Ring', $loaded->words);
+        self::assertSame(['a', 'b', 'c', 'd'], array_values(array_filter(array_map(static fn ($plan): string => explode('.', explode(':', $plan->id)[2])[0], $loaded->plans), static fn (string $at): bool => 'spur' !== $at)));
+        self::assertSame('Current in a cpc, at every way', $all['cpc-current:ways:']->words);
         self::assertSame([], array_filter(array_keys($all), static fn (string $id): bool => str_starts_with($id, 'neutral-to-neutral')), 'a pair is no run');
         foreach ($all as $series) {
             self::assertGreaterThanOrEqual(2, \count($series->plans));
