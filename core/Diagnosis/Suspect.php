@@ -10,6 +10,9 @@ use YellowProbe\Instrument\ReadingFormat;
 /** One line of the ranking: a cause, or several places of one cause that the evidence cannot tell apart. */
 final readonly class Suspect
 {
+    /** Of the likeliest: below it a place is told apart from it. */
+    private const LESS = 0.1;
+
     public float $probability;
 
     /** @param non-empty-list<Standing> $standings likeliest first */
@@ -68,6 +71,19 @@ final readonly class Suspect
         }
 
         return $where;
+    }
+
+    /** Of where it may be, how many are as likely as the likeliest, or no less than a tenth of that: nothing that was told or read parts them. */
+    public function alike(): int
+    {
+        $words = [];
+        foreach ($this->standings as $standing) {
+            if (null !== $standing->hypothesis->site && $standing->probability >= self::LESS * $this->lead()->probability) {
+                $words[$standing->hypothesis->site->words] = true;
+            }
+        }
+
+        return \count($words);
     }
 
     /** @return list<string> places concerned, for the map */

@@ -59,6 +59,7 @@ final readonly class DiagnosisViews
                 $suspect->title(),
                 array_keys(\array_slice($where, 0, self::MOST_PLACES)),
                 max(0, \count($where) - self::MOST_PLACES),
+                $suspect->alike(),
                 $suspect->places($house),
                 $suspect->probability,
                 $lead->isMended() ? '' : $lead->kind?->class() ?? '',

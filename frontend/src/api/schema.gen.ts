@@ -1110,6 +1110,8 @@ export interface components {
             where: string[];
             /** @description How many further places. */
             moreWhere: number;
+            /** @description How many of all of them are no less than a tenth as likely as the first. */
+            alike: number;
             places: string[];
             /** Format: float */
             probability: number;

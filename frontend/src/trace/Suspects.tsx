@@ -25,7 +25,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                                     <span className="font-bold">{suspect.title}</span> <Moved by={suspect.probability - (before.get(suspect.id) ?? suspect.probability)} />
                                     {suspect.atTimes >= 0.3 && <span className="text-soft"> {suspect.atTimes >= 0.7 ? 'comes and goes' : 'may come and go'}</span>}
                                     <span className="block break-words">{suspect.where[0]}</span>
-                                    {suspect.where.length + suspect.moreWhere > 1 && <span className="text-soft">or {suspect.where.length + suspect.moreWhere - 1} other places alike so far</span>}
+                                    {suspect.where.length + suspect.moreWhere > 1 && <span className="text-soft">{elsewhere(suspect.alike - 1)}</span>}
                                 </span>
                                 <span className="col-span-2 mt-1.5 h-1.5 bg-line" aria-hidden="true">
                                     <span className="block h-full bg-ink transition-[width] duration-500" style={{ width: `${100 * suspect.probability}%` }} />
@@ -55,6 +55,11 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
             </ol>
         </section>
     );
+}
+
+/** What is said of the places that are not the first. */
+function elsewhere(alike: number) {
+    return alike < 1 ? 'less likely elsewhere' : `or ${alike} other ${alike === 1 ? 'place' : 'places'} alike so far`;
 }
 
 function Moved({ by }: { by: number }) {

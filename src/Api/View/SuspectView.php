@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A cause, or places of one cause that cannot be told apart. */
-#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes'])]
+#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'alike', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes'])]
 final readonly class SuspectView
 {
     /**
@@ -25,6 +25,8 @@ final readonly class SuspectView
         public array $where,
         #[OA\Property(description: 'How many further places.')]
         public int $moreWhere,
+        #[OA\Property(description: 'How many of all of them are no less than a tenth as likely as the first.')]
+        public int $alike,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $places,
         #[OA\Property]
