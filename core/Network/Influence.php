@@ -20,9 +20,6 @@ final class Influence
 
     private ?Movement $still = null;
 
-    /** Of the terms of a sum of impedances, what rounding is. */
-    private const ROUNDING = 3e-14;
-
     /** As a share of what changes carry: beyond it nobody knows how large the rounding is. */
     private const LOST = 1e-3;
 
@@ -192,39 +189,12 @@ final class Influence
     /** @param non-empty-list<array{int, int, float, float, float, float}> $changes */
     private function movedByMany(array $changes): ?Movement
     {
-        $size = \count($changes);
-        $width = $size + 1 + $this->leads;
-        $allRe = $allIm = array_fill(0, $size * $width, 0.0);
-        $errors = array_fill(0, $size, 0.0);
-        $places = [];
-        foreach ($changes as [$a, $b]) {
-            $places[$a] ??= \count($places);
-            $places[$b] ??= \count($places);
+        $carried = [];
+        foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
+            $carried[] = self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm);
         }
-        [$zRe, $zIm] = $this->inverse->among(array_keys($places));
-        $count = \count($places);
-        foreach ($changes as $row => [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
-            $fromA = $places[$a] * $count;
-            $fromB = $places[$b] * $count;
-            foreach ($changes as $column => [$c, $d]) {
-                $atC = $places[$c];
-                $atD = $places[$d];
-                $re = $zRe[$fromA + $atC] + $zRe[$fromB + $atD] - $zRe[$fromA + $atD] - $zRe[$fromB + $atC];
-                $im = $zIm[$fromA + $atC] + $zIm[$fromB + $atD] - $zIm[$fromA + $atD] - $zIm[$fromB + $atC];
-                $allRe[$row * $width + $column] = ($row === $column ? 1.0 : 0.0) + $yRe * $re - $yIm * $im;
-                $allIm[$row * $width + $column] = $yRe * $im + $yIm * $re;
-                $terms = abs($zRe[$fromA + $atC]) + abs($zIm[$fromA + $atC]) + abs($zRe[$fromB + $atD]) + abs($zIm[$fromB + $atD]);
-                $error = self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms);
-                if ($error > $errors[$row]) {
-                    $errors[$row] = $error;
-                }
-            }
-            foreach (self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm) as $right => [$re, $im]) {
-                $allRe[$row * $width + $size + $right] = $re;
-                $allIm[$row * $width + $size + $right] = $im;
-            }
-        }
-        $solved = SmallSystem::solved($allRe, $allIm, $errors, 1 + $this->leads);
+        [$re, $im, $errors] = Coupling::of($this->inverse, $changes, $carried);
+        $solved = SmallSystem::solved($re, $im, $errors, 1 + $this->leads);
 
         return null === $solved || $solved[1] > self::LOST ? null : new Movement($this->sumsOf($changes, $solved[0]), $solved[1]);
     }
@@ -302,6 +272,6 @@ final class Influence
             return null;
         }
 
-        return [-($yRe * $dRe + $yIm * $dIm) / $square, ($yRe * $dIm - $yIm * $dRe) / $square, self::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms) / sqrt($square)];
+        return [-($yRe * $dRe + $yIm * $dIm) / $square, ($yRe * $dIm - $yIm * $dRe) / $square, SelectedInverse::ROUNDING * (1.0 + (abs($yRe) + abs($yIm)) * $terms) / sqrt($square)];
     }
 }

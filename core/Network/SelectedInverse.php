@@ -13,6 +13,9 @@ namespace YellowProbe\Network;
  */
 final class SelectedInverse
 {
+    /** What rounding is of the terms of a sum of impedances. */
+    public const ROUNDING = 3e-14;
+
     /** @var array<int, array<int, array{float, float}>> node => the other or itself => ohms, both ways round */
     private array $known = [];
 
