@@ -18,17 +18,32 @@ final class Glance
     public static function at(Rows $rows, Evidence $piece, Cell $cell, array $factors): array
     {
         $logs = [];
-        $isPlain = $piece->display->instrument instanceof PatternInstrument || ShownKind::Nothing === $piece->reading->kind;
+        $isPlain = self::isPlain($piece);
         $freed = $isPlain ? [] : $rows->freed($factors);
         for ($place = 0, $count = \count($rows); $place < $count; ++$place) {
-            if ($isPlain || ShownKind::Nothing === $rows->kind($place)) {
-                $own = $piece->display->plainProbability($rows->row($place)->shown, $piece->reading) ?? 0.0;
-            } else {
-                $own = Noise::of($cell->low, $cell->high, $rows->zs[$place], $rows->sigmas[$place] ** 2 + $cell->variance, $freed[$place]);
-            }
-            $logs[] = log($cell->honest * $own + $cell->slip);
+            $logs[] = self::log($rows, $place, $piece, $cell, $isPlain, $freed[$place] ?? 0.0);
         }
 
         return $logs;
+    }
+
+    /** The same of one row, with all of its factors free. */
+    public static function alone(Rows $rows, int $place, Evidence $piece): float
+    {
+        return self::log($rows, $place, $piece, new Cell($piece), self::isPlain($piece), $rows->reach($place));
+    }
+
+    private static function isPlain(Evidence $piece): bool
+    {
+        return $piece->display->instrument instanceof PatternInstrument || ShownKind::Nothing === $piece->reading->kind;
+    }
+
+    private static function log(Rows $rows, int $place, Evidence $piece, Cell $cell, bool $isPlain, float $freed): float
+    {
+        $own = $isPlain || ShownKind::Nothing === $rows->kind($place)
+            ? $piece->display->plainProbability($rows->row($place)->shown, $piece->reading) ?? 0.0
+            : Noise::of($cell->low, $cell->high, $rows->zs[$place], $rows->sigmas[$place] ** 2 + $cell->variance, $freed);
+
+        return log($cell->honest * $own + $cell->slip);
     }
 }

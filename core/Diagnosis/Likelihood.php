@@ -46,6 +46,9 @@ final class Likelihood
     /** @var list<Term> of the house as surveyed, by reading */
     private array $terms = [];
 
+    /** @var array<int, string> factor that a reading shares with others of the same test, by reading */
+    private readonly array $again;
+
     /** @var list<list<float>> log-probability of each reading with the factors free, by place of the row */
     private array $glances = [];
 
@@ -85,6 +88,8 @@ final class Likelihood
             $this->known[] = [];
             $names += $cell->isNumber ? $piece->table()->factors : [];
         }
+        $this->again = Repeated::factors($evidence);
+        $names += array_fill_keys($this->again, 1.0);
         uksort($names, static fn (string $a, string $b): int => [1.0 === $names[$a], $a] <=> [1.0 === $names[$b], $b]);
         $this->factors = array_flip(array_keys($names));
         $this->factorFit = new FactorFit($this->cells, $this->factors, array_values($names));
@@ -265,6 +270,8 @@ final class Likelihood
 
     private function term(int $i, int $place): Term
     {
-        return Term::of($this->evidence[$i]->table()->rows->row($place), $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
+        $row = $this->evidence[$i]->table()->rows->row($place);
+
+        return Term::of(isset($this->again[$i]) ? Repeated::shared($row, $this->again[$i], $this->evidence[$i]->display) : $row, $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
     }
 }

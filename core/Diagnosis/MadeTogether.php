@@ -7,6 +7,7 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Role;
 
 /**
  * Two faults on one circuit can make what neither makes alone: line and earth exchanged at a point whose earth is missing as well. A
@@ -19,11 +20,17 @@ final class MadeTogether
     /** How likely it has to be that the cause is nothing of the list. */
     private const ADMITTED = 0.3;
 
-    private const LEADERS = 3;
+    private const LEADERS = 6;
 
     /** Other faults of the same joint that are tried in the place of a leading one, at their worst. */
     private const STAND_INS = 1;
     private const PARTNERS = 8;
+
+    /** Joints, and contacts behind them, that are tried with each other, the likeliest of each; and steps of a joint's ohms, tenths and some. */
+    private const JOINTS = 10;
+    private const CONTACTS = 14;
+    private const BAD = 2;
+    private const WORSE = 5;
 
     /** Readings that are worked out for each leader, and causes that are tried beside it, those of the highest rates. */
     private const SLIPS = 2;
@@ -54,7 +61,56 @@ final class MadeTogether
             }
         }
 
+        return [...$found, ...$own->oneBehindTheOther($left)];
+    }
+
+    /**
+     * A joint in the way of what is drawn through a contact behind it leaves volts that neither makes, nor any other single fault: of
+     * both together every joint is tried, bad and worse, with every contact on the circuits that were read.
+     *
+     * @param list<Standing> $named
+     *
+     * @return list<array{Hypothesis, Hypothesis}>
+     */
+    private function oneBehindTheOther(array $named): array
+    {
+        $sound = array_values(array_filter($this->singles->standings, static fn (Standing $standing): bool => Hypothesis::SOUND === $standing->hypothesis->id));
+        $slips = [] === $sound ? [] : $this->slips($sound[0]);
+        $reach = array_flip($this->reach($slips));
+        $near = array_values(array_filter($named, static fn (Standing $one): bool => [] !== array_intersect_key($reach, array_flip($one->hypothesis->site->places ?? []))));
+        usort($near, self::byRate(...));
+        $joints = \array_slice(array_values(array_filter($near, static fn (Standing $one): bool => \count($one->hypothesis->ohms()) > self::WORSE && !\in_array($one->hypothesis->site->role ?? null, [null, Role::Earth], true))), 0, self::JOINTS);
+        $contacts = \array_slice(array_values(array_filter($near, fn (Standing $one): bool => $this->isContact($one->hypothesis))), 0, self::CONTACTS);
+        $pairs = $halves = $gains = $best = [];
+        foreach ($joints as $joint) {
+            foreach ($contacts as $contact) {
+                foreach ([self::BAD, self::WORSE] as $at) {
+                    $pairs[] = Hypothesis::pair($joint->hypothesis->narrowed([$at]), $contact->hypothesis, 1.0);
+                    $halves[] = [$joint->hypothesis, $at, $contact->hypothesis];
+                }
+            }
+        }
+        foreach ($this->nats($slips, $pairs) as $which => $nats) {
+            $most = max([-\INF, ...$nats]);
+            $best[$which] = (int) array_search($most, $nats, true);
+            $gains[$which] = $most + log($halves[$which][0]->prior * $halves[$which][2]->prior);
+        }
+        arsort($gains);
+        $found = [];
+        foreach (\array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS) as $which) {
+            [$joint, $at, $contact] = $halves[$which];
+            $found[] = [$joint->around($at, 1), $contact->around($best[$which], 1)];
+        }
+
         return $found;
+    }
+
+    /** Whether it only joins two conductors. */
+    private function isContact(Hypothesis $hypothesis): bool
+    {
+        $change = $hypothesis->changes($this->house)[0] ?? null;
+
+        return null !== $change && [] === $change->without && 1 === \count($change->with) && 1 === \count($change->parts()) && \count($hypothesis->ohms()) > 1;
     }
 
     /**
@@ -103,15 +159,23 @@ final class MadeTogether
         return array_map(static fn (int $which): array => [$leader->hypothesis->around($at, 1), $tried[$which]->hypothesis->around($best[$which], 1)], \array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS));
     }
 
-    /** @return array<string, Evidence> readings that the cause takes for a slip, those first that it suits worst; one of each test */
+    /**
+     * Readings that the cause takes for a slip, those first that it suits worst; one of each test. What it explains only by a supply or
+     * a length that is out of the question is one as well: the fit charges that elsewhere.
+     *
+     * @return array<string, Evidence>
+     */
     private function slips(Standing $leader): array
     {
         $slips = $nats = [];
+        $severity = min($leader->likeliestSeverity(), $leader->hypothesis->severities() - 1);
         foreach ($this->singles->evidence as $at => $piece) {
             $key = $piece->measurement->hash();
-            if (exp($leader->each[$at]) < 2.0 * $piece->blunder * $piece->display->broad($piece->reading) && !isset($slips[$key])) {
+            $table = $piece->table();
+            $own = min($leader->each[$at], Glance::alone($table->rows, $table->places($leader->hypothesis)[$severity], $piece));
+            if (exp($own) < 2.0 * $piece->blunder * $piece->display->broad($piece->reading) && !isset($slips[$key])) {
                 $slips[$key] = $piece;
-                $nats[$key] = $leader->each[$at];
+                $nats[$key] = $own;
             }
         }
         array_multisort($nats, \SORT_ASC, array_keys($nats), \SORT_ASC, \SORT_STRING, $slips);

@@ -92,7 +92,7 @@ final class Ranker
         $ids = array_map(static fn (Standing $standing): string => $standing->hypothesis->id, $standings);
         array_multisort($probabilities, \SORT_DESC, $ids, \SORT_ASC, \SORT_STRING, $standings);
 
-        return new Ranking($standings, $this->evidence, array_diff_key($this->best($standings[0])->spread(), array_flip(Between::FACTORS)));
+        return new Ranking($standings, $this->evidence, array_filter(array_diff_key($this->best($standings[0])->spread(), array_flip(Between::FACTORS)), static fn (string $factor): bool => !Repeated::isFactor($factor), \ARRAY_FILTER_USE_KEY));
     }
 
     /**

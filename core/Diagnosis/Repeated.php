@@ -13,6 +13,15 @@ final class Repeated
     /** A lamp misread, a contact not made, a range just left: how often the second is unlike the first all the same. */
     private const UNLIKE = 0.05;
 
+    /** What the names of such factors begin with. */
+    private const FACTOR = 'again:';
+
+    /** Whether a factor is one of those: no other test knows of it. */
+    public static function isFactor(string $name): bool
+    {
+        return str_starts_with($name, self::FACTOR);
+    }
+
     /** Probability of the second reading when the house, whatever is wrong with it, is as it was at the first. */
     public static function probability(Evidence $again, Evidence $first): float
     {
@@ -36,5 +45,39 @@ final class Repeated
         $own = $first->display->spread($shown->value, $first->display->instrument->accuracy()->repeatability($first->display->instrument->scale(), $shown));
 
         return new Row($shown, $first->display->z($shown->value), \M_SQRT2 * max($own, 0.002), []);
+    }
+
+    /**
+     * What is left unsaid of a test is the same every time it is done, whatever is wrong with the house: a factor of its own.
+     *
+     * @param list<Evidence> $evidence
+     *
+     * @return array<int, string> its name, by reading, of numbers that were read more than once as the house is
+     */
+    public static function factors(array $evidence): array
+    {
+        $same = [];
+        foreach ($evidence as $at => $piece) {
+            if (ShownKind::Value === $piece->reading->kind && $piece->display->isLine()) {
+                $same[self::FACTOR.$piece->measurement->hash().implode(' ', $piece->repaired)][] = $at;
+            }
+        }
+        $factors = [];
+        foreach ($same as $name => $readings) {
+            $factors += \count($readings) > 1 ? array_fill_keys($readings, $name) : [];
+        }
+
+        return $factors;
+    }
+
+    /** A row with what is left unsaid of it as such a factor, and the tester's own noise alone as its deviation. */
+    public static function shared(Row $row, string $factor, Display $display): Row
+    {
+        if (!is_finite($row->shown->value) || (ShownKind::Value !== $row->shown->kind && ShownKind::Over !== $row->shown->kind)) {
+            return $row;
+        }
+        $own = max($display->spread($row->shown->value, $display->instrument->accuracy()->repeatability($display->instrument->scale(), $row->shown)), 0.002);
+
+        return $own >= $row->sigma ? $row : new Row($row->shown, $row->z, $own, $row->moves + [$factor => sqrt($row->sigma ** 2 - $own ** 2)]);
     }
 }

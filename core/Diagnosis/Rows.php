@@ -83,6 +83,12 @@ final class Rows implements \Countable
         return self::KINDS[$this->kinds[$place]];
     }
 
+    /** Variance on the display's line that all factors together bring to a row. */
+    public function reach(int $place): float
+    {
+        return $this->squares[$place];
+    }
+
     /** How far two rows of one kind lie apart: on the display's line, or by the lamp that differs most. */
     public function apart(int $one, int $other): float
     {

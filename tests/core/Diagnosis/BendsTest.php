@@ -105,6 +105,6 @@ final class BendsTest extends TestCase
         $instrument = Instruments::get('low-ohm');
         $table = PredictionTable::of([Hypothesis::SOUND => [$sound], 'others' => array_values($others)], ['length' => 1.0, 'gain' => 1.0], $bends);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => $table, 'somewhere');
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', "b at $typed")), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => $table, 'somewhere');
     }
 }

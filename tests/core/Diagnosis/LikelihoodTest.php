@@ -181,6 +181,6 @@ final class LikelihoodTest extends TestCase
         $instrument = Instruments::get($slug);
         $table = PredictionTable::of([Hypothesis::SOUND => [$sound ?? new Row(Shown::value(0.5), 0.0, 1.0, [])], 'others' => array_values($others)], ['length' => 1.0, 'gain' => 1.0]);
 
-        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', 'b')), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => $table, 'somewhere', new Exposure(), $blunder);
+        return new Evidence($typed, new Measurement(State::fromArray([]), $instrument, Connection::leads('a', "b at $typed")), ReadingParser::parse($typed, $instrument), static fn (): PredictionTable => $table, 'somewhere', new Exposure(), $blunder);
     }
 }

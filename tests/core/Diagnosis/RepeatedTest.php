@@ -6,19 +6,27 @@ namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Diagnosis\Noise;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Repeated;
+use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\Shown;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Tests\Houses;
 
@@ -50,6 +58,39 @@ final class RepeatedTest extends TestCase
         $same = self::ranked(...self::SOUND, ...[self::WILD, [self::WILD[0], '10.4']]);
         self::assertGreaterThan($else, $same->probability(Hypothesis::ELSE));
         self::assertGreaterThan(0.95, $same->probability(Hypothesis::ELSE));
+    }
+
+    public function testWhatIsLeftUnsaidOfATestIsTheSameEveryTime(): void
+    {
+        // A row known to 0.3 on the line, of which the tester's noise is little, and the same read twice: a sum over what is common to both.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = new Row(Shown::value(0.5), $display->z(0.5), 0.3, []);
+        $alone = Repeated::shared($row, 'again', $display);
+        self::assertLessThan(0.1, $alone->sigma);
+        self::assertEqualsWithDelta(0.3, hypot($alone->sigma, $alone->moves['again']), 1e-12);
+        $pieces = static fn (string ...$at): array => array_map(static function (string $typed, string $lead) use ($row): Evidence {
+            $table = PredictionTable::of([Hypothesis::SOUND => [new Row(Shown::value(5.0), 2.0, 0.3, [])], 'others' => [$row]], []);
+
+            return new Evidence($typed, new Measurement(State::fromArray([]), Instruments::get('low-ohm'), Connection::leads('a', $lead)), ReadingParser::parse($typed, Instruments::get('low-ohm')), static fn (): PredictionTable => $table, 'somewhere');
+        }, ['0.62', '0.63'], $at);
+        $own = static function (Evidence $piece, float $place, float $sigma) use ($display): float {
+            [$low, $high] = $display->cell($piece->reading);
+
+            return (1.0 - Likelihood::BLUNDER) * Noise::ofTester(sinh($low), sinh($high), $place, $sigma) + Likelihood::BLUNDER * $display->broad($piece->reading);
+        };
+        $same = $pieces('b', 'b');
+        $sum = 0.0;
+        for ($step = -600; $step <= 600; ++$step) {
+            $place = $row->z + $alone->moves['again'] * $step / 100.0;
+            $sum += exp(-0.5 * ($step / 100.0) ** 2) / sqrt(2.0 * \M_PI) / 100.0 * $own($same[0], $place, $alone->sigma) * $own($same[1], $place, $alone->sigma);
+        }
+        self::assertEqualsWithDelta(log($sum), (new Likelihood($same))->of([1, 1])->log, 0.15);
+
+        // Read at two points, each is new.
+        $elsewhere = $pieces('b', 'c');
+        self::assertEqualsWithDelta(log($own($elsewhere[0], $row->z, 0.3) * $own($elsewhere[1], $row->z, 0.3)), (new Likelihood($elsewhere))->of([1, 1])->log, 1e-9);
+        self::assertGreaterThan((new Likelihood($elsewhere))->of([1, 1])->log + 1.0, (new Likelihood($same))->of([1, 1])->log);
+        self::assertSame([], Repeated::factors($elsewhere));
     }
 
     public function testItIsAskedForOnceMoreAndNotAThirdTime(): void
