@@ -61,6 +61,12 @@ final readonly class Display
         return $delta / hypot(min($value, self::FARTHEST), $this->unit);
     }
 
+    /** Deviation on the line of the tester's own noise about what it shows; nothing beyond its range. */
+    public function noise(Shown $shown): float
+    {
+        return $this->spread($shown->value, is_finite($shown->value) ? $this->instrument->accuracy()->repeatability($this->instrument->scale(), $shown) : 0.0);
+    }
+
     /** @return array{float, float} the cell of a numeric reading, over range up to infinity */
     public function cell(Reading $reading): array
     {

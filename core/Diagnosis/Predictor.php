@@ -242,10 +242,8 @@ final class Predictor
         if (!self::isNumber($display, $shown)) {
             return new Row($shown, 0.0, 1.0, []);
         }
-        $scale = $display->instrument->scale();
-        $sigma = $display->spread($shown->value, is_finite($shown->value) ? $display->instrument->accuracy()->repeatability($scale, $shown) : 0.0);
 
-        return new Row($shown, $display->z($shown->value), max(hypot($sigma, $bent), 0.002), $moves);
+        return new Row($shown, $display->z($shown->value), max(hypot($display->noise($shown), $bent), Row::LEAST), $moves);
     }
 
     private static function isNumber(Display $display, Shown $shown): bool

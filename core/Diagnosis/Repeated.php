@@ -42,9 +42,8 @@ final class Repeated
             return null;
         }
         $shown = Shown::value($first->reading->value);
-        $own = $first->display->spread($shown->value, $first->display->instrument->accuracy()->repeatability($first->display->instrument->scale(), $shown));
 
-        return new Row($shown, $first->display->z($shown->value), \M_SQRT2 * max($own, 0.002), []);
+        return new Row($shown, $first->display->z($shown->value), \M_SQRT2 * max($first->display->noise($shown), Row::LEAST), []);
     }
 
     /**
@@ -76,7 +75,7 @@ final class Repeated
         if (!is_finite($row->shown->value) || (ShownKind::Value !== $row->shown->kind && ShownKind::Over !== $row->shown->kind)) {
             return $row;
         }
-        $own = max($display->spread($row->shown->value, $display->instrument->accuracy()->repeatability($display->instrument->scale(), $row->shown)), 0.002);
+        $own = max($display->noise($row->shown), Row::LEAST);
 
         return $own >= $row->sigma ? $row : new Row($row->shown, $row->z, $own, $row->moves + [$factor => sqrt($row->sigma ** 2 - $own ** 2)]);
     }

@@ -9,6 +9,9 @@ use YellowProbe\Instrument\Shown;
 /** What one cause at one severity would show, where that lies on the display, and how it moves with what is uncertain. */
 final readonly class Row
 {
+    /** Deviation on the display's line below which no tester is taken to be. */
+    public const LEAST = 0.002;
+
     /**
      * @param float                $z     position on the display
      * @param float                $sigma standard deviation of z that is new with each reading

@@ -54,7 +54,7 @@ final readonly class Spread
             $read[$at] = self::place($display, $reading->kind, $reading->value);
             if (null !== $display && null !== $read[$at] && null !== $expected[$at]) {
                 $off[$at] = $read[$at] - $expected[$at];
-                $sigma = max($sigma, $display->spread($reading->value, is_finite($reading->value) ? $display->instrument->accuracy()->repeatability($display->instrument->scale(), Shown::value($reading->value)) : 0.0));
+                $sigma = max($sigma, $display->noise(Shown::value($reading->value)));
             }
         }
         $outliers = self::outliers($off, $sigma);

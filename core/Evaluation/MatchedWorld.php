@@ -72,7 +72,13 @@ final readonly class MatchedWorld implements World
     /** What a cause changes, its severity anywhere between those of its kind. */
     public static function change(House $house, Hypothesis $cause, Dice $dice): ?Change
     {
-        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::ohms($cause->ohms(), array_map(exp(...), $cause->logs()), $dice));
+        return null === $cause->kind || null === $cause->site ? null : $cause->kind->change($house, $cause->site, self::severity($cause, $dice));
+    }
+
+    /** @return float in Ω, as often as the complaint asks; 0 where the kind has none */
+    public static function severity(Hypothesis $cause, Dice $dice): float
+    {
+        return self::ohms($cause->ohms(), array_map(exp(...), $cause->logs()), $dice);
     }
 
     /**

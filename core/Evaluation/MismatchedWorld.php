@@ -40,7 +40,7 @@ final readonly class MismatchedWorld implements World
         // The same fault in the house as it is wired.
         foreach ($cause->kind?->sites($house) ?? [] as $site) {
             if ($site->id === $cause->site?->id && null !== $cause->kind) {
-                return new Truth($house, $cause->kind->change($house, $site, MatchedWorld::ohms($cause->ohms(), array_map(exp(...), $cause->logs()), $dice)), $cause->id, $factors);
+                return new Truth($house, $cause->kind->change($house, $site, MatchedWorld::severity($cause, $dice)), $cause->id, $factors);
             }
         }
 

@@ -112,12 +112,7 @@ final class Influence
      */
     public function leaning(array $changes): array
     {
-        $carried = [];
-        foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
-            $carried[] = self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm);
-        }
-
-        return $this->sumsOf($changes, $carried);
+        return $this->sumsOf($changes, array_map($this->carriedAlone(...), $changes));
     }
 
     /** Volts across a branch as the network stands. */
@@ -189,11 +184,7 @@ final class Influence
     /** @param non-empty-list<array{int, int, float, float, float, float}> $changes */
     private function movedByMany(array $changes): ?Movement
     {
-        $carried = [];
-        foreach ($changes as [$a, $b, $yRe, $yIm, $jRe, $jIm]) {
-            $carried[] = self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm);
-        }
-        [$re, $im, $errors] = Coupling::of($this->inverse, $changes, $carried);
+        [$re, $im, $errors] = Coupling::of($this->inverse, $changes, array_map($this->carriedAlone(...), $changes));
         $solved = SmallSystem::solved($re, $im, $errors, 1 + $this->leads);
 
         return null === $solved || $solved[1] > self::LOST ? null : new Movement($this->sumsOf($changes, $solved[0]), $solved[1]);
@@ -213,6 +204,20 @@ final class Influence
         }
 
         return $drops;
+    }
+
+    /**
+     * What one change carries by the volts as the network stands.
+     *
+     * @param array{int, int, float, float, float, float} $change
+     *
+     * @return non-empty-list<array{float, float}>
+     */
+    private function carriedAlone(array $change): array
+    {
+        [$a, $b, $yRe, $yIm, $jRe, $jIm] = $change;
+
+        return self::carried($this->drops($a, $b), $yRe, $yIm, $jRe, $jIm);
     }
 
     /**
