@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 /**
- * What is believed, taken apart as far as outcomes differ: one atom for each cause and severity. Atoms of one group want
+ * What is believed, taken apart as far as outcomes differ: one atom for each cause, severity and time that it is there. Atoms of one group want
  * the same repair, so telling them apart is worth nothing.
  */
 final readonly class Beliefs
@@ -14,9 +14,9 @@ final readonly class Beliefs
     private const LEAST = 1e-4;
 
     /**
-     * @param list<array{Hypothesis, int}> $atoms   cause, severity
-     * @param list<int>                    $groups  of each atom, from 0 without gaps
-     * @param list<float>                  $weights of each atom, summing to 1
+     * @param list<Atom>  $atoms
+     * @param list<int>   $groups  of each atom, from 0 without gaps
+     * @param list<float> $weights of each atom, summing to 1
      */
     public function __construct(public array $atoms, public array $groups, public array $weights)
     {
@@ -28,13 +28,13 @@ final readonly class Beliefs
         $atoms = $groups = $weights = $known = [];
         foreach ($standings as $standing) {
             $group = $known[$standing->hypothesis->repair] ??= \count($known);
-            foreach ($standing->severities as $severity => $share) {
+            foreach ($standing->atoms() as [$atom, $share]) {
                 if ($share >= self::LEAST) {
                     // While it is there, what comes and goes shows what stays shows.
-                    $atom = $standing->hypothesis->stem.' '.$severity;
-                    $atoms[$atom] = isset($atoms[$atom]) && $atoms[$atom][0]->intermittent ? $atoms[$atom] : [$standing->hypothesis, $severity];
-                    $groups[$atom] = $group;
-                    $weights[$atom] = ($weights[$atom] ?? 0.0) + $standing->probability * $share;
+                    $key = $standing->hypothesis->stem.' '.$atom->severity.' '.$atom->presence->value;
+                    $atoms[$key] = isset($atoms[$key]) && $atoms[$key]->hypothesis->intermittent ? $atoms[$key] : $atom;
+                    $groups[$key] = $group;
+                    $weights[$key] = ($weights[$key] ?? 0.0) + $standing->probability * $share;
                 }
             }
         }

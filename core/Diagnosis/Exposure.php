@@ -33,7 +33,7 @@ final readonly class Exposure
     /** With what the state of the house brings: a heater plugged in for a test is a load. */
     public function in(State $state): self
     {
-        return \in_array(State::HEATER, $state->loads, true) ? new self($this->episode, [...$this->conditions, Condition::Load]) : $this;
+        return $state->isLoaded() ? new self($this->episode, [...$this->conditions, Condition::Load]) : $this;
     }
 
     /** All of it in a word, to compare by. */

@@ -45,22 +45,22 @@ final readonly class Forecast
     }
 
     /**
+     * @param bool                       $isLoaded whether a heater is plugged in for it
      * @param array<string, float>       $spread what is left of the factors' standard deviations
      * @param array{Row, float}|null $again  where the test was done: what it read then, and how likely that is what has no name, if that is the cause
      */
-    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, array $spread = [], ?array $again = null): self
+    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isLoaded, array $spread = [], ?array $again = null): self
     {
         $keys = $placed = $keyOf = $own = [];
         $last = null;
-        foreach ($beliefs->atoms as $at => [$hypothesis, $severity]) {
-            if (Hypothesis::ELSE === $hypothesis->id) {
+        foreach ($beliefs->atoms as $at => $atom) {
+            if (Hypothesis::ELSE === $atom->hypothesis->id) {
                 continue;
             }
-            if ($hypothesis !== $last) {
-                [$own, $last] = [$table->noticed($hypothesis), $hypothesis];
+            if ($atom->hypothesis !== $last) {
+                [$own, $last] = [$table->noticed($atom->hypothesis), $atom->hypothesis];
             }
-            // What is not noticed, or quiet just now, leaves the sound house's row.
-            $place = $own[$severity] ?? ([] === $own || $hypothesis->intermittent ? PredictionTable::SOUND : $own[0]);
+            $place = $atom->place($own, $isLoaded);
             $keyOf[$at] = $keys[$place] ??= self::place($table->rows->row($place));
             $placed[$keyOf[$at]] ??= $table->rows->row($place);
         }

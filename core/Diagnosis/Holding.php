@@ -105,14 +105,13 @@ final class Holding
         $table = ($this->tables)($watch);
         $holds = 0.0;
         $witness = DeviceWatch::briefly();
-        foreach ($this->beliefs->atoms as $at => [$hypothesis, $severity]) {
-            if (Hypothesis::ELSE === $hypothesis->id) {
+        foreach ($this->beliefs->atoms as $at => $atom) {
+            if (Hypothesis::ELSE === $atom->hypothesis->id) {
                 // What has no name does again what it was seen to do.
                 $holds += $this->beliefs->weights[$at] * ($state === $this->resting && [DeviceWatch::TRIPS => true] === ($this->seen[$device->id] ?? []) ? 0.0 : 1.0);
                 continue;
             }
-            $own = $table->noticed($hypothesis);
-            $place = $own[$severity] ?? ([] === $own || $hypothesis->intermittent ? PredictionTable::SOUND : $own[0]);
+            $place = $atom->place($table->noticed($atom->hypothesis), $state->isLoaded());
             $holds += $this->beliefs->weights[$at] * $witness->probability($table->rows->row($place)->shown, DeviceWatch::HOLDS);
         }
 

@@ -59,9 +59,9 @@ final readonly class Loss
     public static function of(Beliefs $beliefs): self
     {
         $kinds = $places = $joints = $kindOf = $placeOf = [];
-        foreach ($beliefs->atoms as $atom => [$hypothesis, $severity]) {
+        foreach ($beliefs->atoms as $atom => $one) {
             // What is not there just now cannot be repaired either: the house is left, and somebody comes back.
-            $isQuiet = Hypothesis::SOUND === $hypothesis->repair || ($hypothesis->intermittent && $severity >= \count($hypothesis->ohms()));
+            [$hypothesis, $isQuiet] = [$one->hypothesis, $one->isQuiet()];
             $kinds[] = Hypothesis::ELSE === $hypothesis->id ? null : $kindOf[$isQuiet ? Hypothesis::SOUND : $hypothesis->title()] ??= \count($kindOf);
             $places[] = $placeOf[$isQuiet ? '' : implode(' ', $hypothesis->site->places ?? [])] ??= \count($placeOf);
             $joints[] = $isQuiet ? -1 : $beliefs->groups[$atom];

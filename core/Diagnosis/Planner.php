@@ -66,7 +66,7 @@ final class Planner
         $standings = self::mattering($ranking);
         $beliefs = Beliefs::of($standings);
 
-        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $ranking->spread)->bits($beliefs);
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $measurement->state->isLoaded(), $ranking->spread)->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */
@@ -81,7 +81,7 @@ final class Planner
         $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
             /** @var list<array{TestPlan, float}> $candidates */
             foreach ($candidates as [$plan, $price]) {
-                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
+                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $plan->measurement->state->isLoaded(), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
                 $own = $forecast->bits($beliefs);
                 $told[$plan->procedure->slug()] = max($told[$plan->procedure->slug()] ?? 0.0, $own);
                 if ($own > self::LEAST_BITS) {

@@ -35,6 +35,9 @@ final class Course
     /** @var array<string, list<Part>> devices that do not stay closed, by what had been repaired */
     public array $opening = [];
 
+    /** Whether some reading was taken under a load that notices a cause which only a load brings out. */
+    public bool $isBroughtOut = false;
+
     /** How many tests were done, or tried. */
     public int $tests = 0;
 

@@ -7,8 +7,10 @@ namespace YellowProbe\Evaluation;
 use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Likelihood;
+use YellowProbe\Diagnosis\Presence;
 use YellowProbe\Diagnosis\Unnamed;
 use YellowProbe\Fault\Change;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Fault\FaultNature;
 use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
@@ -34,9 +36,18 @@ final readonly class MatchedWorld implements World
         if (Hypothesis::ELSE === $cause->id) {
             return new Truth($surveyed, null, null, $factors);
         }
-        $isQuiet = $cause->intermittent && !$dice->chance(Exposure::UNKNOWN);
+        $presence = $cause->intermittent ? self::presence($cause, $dice) : Presence::Always;
 
-        return new Truth($surveyed, $isQuiet ? null : self::change($surveyed, $cause, $dice), $cause->repair, $factors, $isQuiet);
+        return new Truth($surveyed, self::change($surveyed, $cause, $dice), $cause->repair, $factors, $presence);
+    }
+
+    /** Whether it is there while the house rests is one draw; whether it is once a load brings it out, where a load does, another. */
+    private static function presence(Hypothesis $cause, Dice $dice): Presence
+    {
+        $atRest = $dice->chance(Exposure::UNKNOWN);
+        $loaded = \in_array(Condition::Load, $cause->conditions(), true) ? $dice->chance(Exposure::FORCED) : $atRest;
+
+        return Presence::from(($atRest ? Presence::AtRest->value : 0) | ($loaded ? Presence::Loaded->value : 0));
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

@@ -31,7 +31,7 @@ final readonly class PairedWorld implements World
             $faults[$fault->repair] = MatchedWorld::change($surveyed, $fault, $dice) ?? throw new \LogicException("$fault->id changes nothing.");
         }
 
-        return (new Truth($surveyed, null, Hypothesis::pair($one, $other, 1.0)->id, MatchedWorld::factors($surveyed, $dice), false, $faults))->after([]);
+        return (new Truth($surveyed, null, Hypothesis::pair($one, $other, 1.0)->id, MatchedWorld::factors($surveyed, $dice), faults: $faults))->after([]);
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

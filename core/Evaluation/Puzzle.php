@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Evaluation;
 
+use YellowProbe\Diagnosis\Atom;
 use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Forecast;
 use YellowProbe\Diagnosis\Hypothesis;
@@ -53,7 +54,7 @@ final readonly class Puzzle
     /** @param list<float> $weights summing to 1 */
     public static function beliefs(array $weights): Beliefs
     {
-        return new Beliefs(array_map(static fn (int $cause): array => [Hypothesis::sound(1.0), 0], array_keys($weights)), array_keys($weights), $weights);
+        return new Beliefs(array_map(static fn (int $cause): Atom => new Atom(Hypothesis::sound(1.0)), array_keys($weights)), array_keys($weights), $weights);
     }
 
     /** @param list<list<float>> $cells of each cause: the probabilities of the outcomes */

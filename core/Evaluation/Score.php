@@ -70,7 +70,7 @@ final readonly class Score
         return new self(
             match (true) {
                 null === $truth => self::OUTSIDE,
-                $outcome->truth->isQuiet => self::AT_TIMES,
+                $outcome->isQuiet() => self::AT_TIMES,
                 Hypothesis::SOUND === $truth => self::ABSENT,
                 str_contains($truth, '&') => 'two faults',
                 default => explode('|', $truth)[0],

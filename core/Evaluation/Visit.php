@@ -11,6 +11,7 @@ use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Presence;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\Stop;
@@ -98,7 +99,7 @@ final class Visit
             } elseif ($course->isBack && $course->again++ < self::AGAIN) {
                 $this->tryAgain($course, $dice);
             } else {
-                return new Outcome($course->truth, $steps, $course->tests, $course->minutes, $advice, $course->named);
+                return new Outcome($course->truth, $steps, $course->tests, $course->minutes, $advice, $course->named, $course->isBroughtOut);
             }
         }
     }
@@ -114,7 +115,7 @@ final class Visit
         $course->state = $plan->measurement->state;
         $id = $course->id();
         $course->plans[$id] = $plan;
-        $course->evidence[] = new Evidence($id, $plan->measurement, $this->read($course->truth, $plan, $dice), fn (): PredictionTable => $this->tables->of($plan->measurement), $plan->id, repaired: $course->repaired);
+        $course->evidence[] = new Evidence($id, $plan->measurement, $this->read($course, $plan, $dice), fn (): PredictionTable => $this->tables->of($plan->measurement), $plan->id, repaired: $course->repaired);
     }
 
     /**
@@ -147,7 +148,7 @@ final class Visit
     /** @return list<Part> devices that do not stay closed while the house rests */
     private function opening(Course $course): array
     {
-        return $course->opening[implode(' ', $course->repaired)] ??= null === $course->truth->change ? [] : array_values(array_filter($this->house->parts, function (Part $part) use ($course): bool {
+        return $course->opening[implode(' ', $course->repaired)] ??= !$course->truth->isCause() ? [] : array_values(array_filter($this->house->parts, function (Part $part) use ($course): bool {
             $watch = Watched::device($part, State::resting($this->house));
 
             return null !== $watch && $this->opens($course->truth, $watch);
@@ -156,7 +157,7 @@ final class Visit
 
     private function opens(Truth $truth, Measurement $watch): bool
     {
-        return (new Bench($truth->house, $watch->state, $watch->instrument, $watch->connection, $truth->factors))->read($truth->change)->levels[0] >= 1.0;
+        return (new Bench($truth->house, $watch->state, $watch->instrument, $watch->connection, $truth->factors))->read($truth->change($watch->state))->levels[0] >= 1.0;
     }
 
     private function watched(Course $course, Measurement $watch, string $pattern): void
@@ -218,20 +219,29 @@ final class Visit
         return (string) array_search(max([-\INF, ...array_values($gains)]), $gains, true);
     }
 
-    private function read(Truth $truth, TestPlan $plan, Dice $dice): Reading
+    private function read(Course $course, TestPlan $plan, Dice $dice): Reading
     {
+        $truth = $course->truth;
         $measurement = $this->world->done($plan->measurement, $this->house, $dice);
         $instrument = $measurement->instrument;
         $shown = $this->disturbed($truth, $measurement, $dice);
         if (null === $shown) {
             try {
-                $shown = $this->noisy((new Bench($truth->house, $measurement->state, $instrument, $measurement->connection, $truth->factors))->read($truth->change), $instrument, $dice);
+                $shown = $this->noisy((new Bench($truth->house, $measurement->state, $instrument, $measurement->connection, $truth->factors))->read($truth->change($measurement->state)), $instrument, $dice);
+                $course->isBroughtOut = $course->isBroughtOut || $this->isBroughtOut($truth, $measurement);
             } catch (\YellowProbe\Installation\HouseError) {
                 $shown = Shown::nothing(); // a lead on an end that is not lifted in the state that is really there
             }
         }
 
         return ReadingParser::parse(ReadingFormat::displayed($shown, $instrument), $instrument);
+    }
+
+    private function isBroughtOut(Truth $truth, Measurement $measurement): bool
+    {
+        $causes = $measurement->state->isLoaded() && Presence::Loaded === $truth->presence ? array_filter($this->hypotheses, static fn (Hypothesis $hypothesis): bool => $truth->hypothesis === $hypothesis->id) : [];
+
+        return [] !== array_merge(...array_map($this->tables->of($measurement)->noticed(...), array_values($causes)));
     }
 
     private function disturbed(Truth $truth, Measurement $measurement, Dice $dice): ?Shown

@@ -75,6 +75,12 @@ final readonly class State
         return $this->loads[$load] ?? 'on';
     }
 
+    /** Whether a heater is plugged in somewhere for a test. */
+    public function isLoaded(): bool
+    {
+        return \in_array(self::HEATER, $this->loads, true);
+    }
+
     public function isLifted(string $joint): bool
     {
         return isset($this->lifted[$joint]);

@@ -12,6 +12,7 @@ use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Presence;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
@@ -120,6 +121,43 @@ final class AtTimesTest extends TestCase
         $truth = Fault::at(self::$house, 'high-resistance-joint', 'ring-s-spur/L@1', 2.5)->change(self::$house);
         $found = self::ranked([...self::evidence($truth, ['volt-drop:spur.front:L-N'], new Exposure()), ...self::evidence(null, ['zs:spur.front:L-N', 'zs:spur.front:L-E'], new Exposure(), 'b')]);
         self::assertLessThan(0.2, $quiet($found, $joint), 'what a load has shown is there to be repaired');
+    }
+
+    public function testWhenItIsThereIsToldByStretchesByHand(): void
+    {
+        // At rest 0.3, loaded 0.8, each by itself: 0.3 · 0.2, 0.7 · 0.8, 0.3 · 0.8.
+        $apart = Presence::shares(0.3, 0.8, 0.0, true);
+        self::assertEqualsWithDelta([Presence::Never->value => 0.0, Presence::AtRest->value => 0.06, Presence::Loaded->value => 0.56, Presence::Always->value => 0.24], $apart, 1e-12);
+        // What no load brings out is there under it when it is there without it.
+        self::assertSame(0.3, Presence::shares(0.3, 0.8, 0.0, false)[Presence::Always->value]);
+        self::assertSame(0.0, Presence::shares(0.3, 0.8, 0.0, false)[Presence::Loaded->value]);
+        // Tapping has shown it: it is there to be repaired, and shows in neither.
+        self::assertEqualsWithDelta(0.9 - 0.1, Presence::shares(0.1, 0.8, 0.9, false)[Presence::Never->value], 1e-12);
+        self::assertSame([false, true, false, true], array_map(static fn (Presence $one): bool => $one->shows(false), Presence::cases()));
+        self::assertSame([false, false, true, true], array_map(static fn (Presence $one): bool => $one->shows(true), Presence::cases()));
+    }
+
+    public function testATestIsHopedToShowOnlyWhatIsThereWhileItIsDone(): void
+    {
+        // The joint in front of the spur shows under the heater only: read at rest it was away.
+        $joint = 'high-resistance-joint|ring-s-spur/L@1|at-times';
+        $truth = Fault::at(self::$house, 'high-resistance-joint', 'ring-s-spur/L@1', 2.5)->change(self::$house);
+        $ranking = self::ranked([...self::evidence($truth, ['volt-drop:spur.front:L-N'], new Exposure()), ...self::evidence(null, ['zs:spur.front:L-N', 'zs:spur.front:L-E'], new Exposure(), 'b')]);
+        $standing = array_values(array_filter($ranking->standings, static fn (Standing $one): bool => $one->hypothesis->id === $joint))[0];
+        $shares = array_map(static fn (Presence $presence): float => array_sum(array_column($standing->presences, $presence->value)), Presence::cases());
+        self::assertGreaterThan(0.8, $shares[Presence::Loaded->value]);
+        self::assertLessThan(0.05, $shares[Presence::AtRest->value] + $shares[Presence::Always->value]);
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($standing->atoms(), 1)), 1e-9);
+        $plans = TestCatalogue::plans(self::$house);
+        $standing->probability = 0.5;
+        $sound = new Standing(Hypothesis::sound(1.0), 0.0, [], [1.0]);
+        $sound->probability = 0.5;
+        $worth = static fn (string $test): float => Planner::worth(self::$house, new Ranking([$standing, $sound], []), $plans[$test]->measurement);
+        self::assertGreaterThan(0.3, $worth('volt-drop:spur.front:L-N'));
+        self::assertLessThan(0.03, $worth('zs:spur.front:L-N'), 'it was read at rest, and sound');
+        // Before anything was read a heater is the likelier to show it, by 0.8 to 0.3.
+        $fresh = array_values(array_filter(self::ranked([])->standings, static fn (Standing $one): bool => $one->hypothesis->id === $joint))[0];
+        self::assertEqualsWithDelta([0.0, 0.06, 0.56, 0.24], array_map(static fn (Presence $presence): float => array_sum(array_column($fresh->presences, $presence->value)), Presence::cases()), 1e-9);
     }
 
     public function testWhenEverythingReadsSoundTheHouseIsLeftWithALogger(): void

@@ -191,6 +191,6 @@ final class PlannerTest extends Asked
     {
         $beliefs = Beliefs::of($standings);
 
-        return Forecast::of($beliefs, $table, $display)->bits($beliefs);
+        return Forecast::of($beliefs, $table, $display, false)->bits($beliefs);
     }
 }

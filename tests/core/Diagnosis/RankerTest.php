@@ -287,6 +287,6 @@ final class RankerTest extends TestCase
     {
         $beliefs = Beliefs::of($standings);
 
-        return Forecast::of($beliefs, $table, $display)->bits($beliefs);
+        return Forecast::of($beliefs, $table, $display, false)->bits($beliefs);
     }
 }

@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
+use YellowProbe\Diagnosis\Presence;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
@@ -79,6 +80,27 @@ final class EvaluationTest extends TestCase
         self::assertEqualsWithDelta($prior[Hypothesis::ELSE], $drawn['else'] / $draws, 0.03);
     }
 
+    public function testWhatComesAndGoesIsThereAsOftenAsTheRankingExpects(): void
+    {
+        $house = Houses::ringAndLights();
+        $space = array_values(array_filter(HypothesisSpace::of($house, Houses::rates(), new Story(['flicker'])), static fn (Hypothesis $one): bool => \in_array($one->id, ['high-resistance-joint|ring-s-spur/L@1|at-times', 'open-line|low-r2/L@1|at-times'], true)));
+        self::assertCount(2, $space);
+        $dice = new Dice(8);
+        $drawn = ['high-resistance-joint' => [], 'open-line' => []];
+        for ($i = 0; $i < 4000; ++$i) {
+            $truth = (new MatchedWorld())->truth($house, [$space[$i % 2]], $dice);
+            $drawn[explode('|', (string) $truth->hypothesis)[0]][] = $truth->presence;
+            self::assertSame($truth->presence->shows(false), $truth->isCause());
+        }
+        $shares = static fn (string $kind): array => array_map(static fn (Presence $one): float => \count(array_keys($drawn[$kind], $one, true)) / 2000.0, Presence::cases());
+        self::assertEqualsWithDelta([0.14, 0.06, 0.56, 0.24], $shares('high-resistance-joint'), 0.04);
+        self::assertEqualsWithDelta([0.7, 0.0, 0.0, 0.3], $shares('open-line'), 0.04, 'a load does not bring it out');
+        // There under a load only: quiet as long as nothing was read that would show it then.
+        $outcome = static fn (Presence $presence, bool $isBroughtOut): bool => (new Outcome(new Truth($house, null, 'sound', new Factors(), $presence), [[]], 1, 1.0, StopAdvice::Leave, [], $isBroughtOut))->isQuiet();
+        self::assertSame([true, false, true, false], array_map(static fn (Presence $one): bool => $outcome($one, false), Presence::cases()));
+        self::assertSame([true, false, false, false], array_map(static fn (Presence $one): bool => $outcome($one, true), Presence::cases()));
+    }
+
     public function testTheMismatchedWorldGoesWrongAtItsRates(): void
     {
         /** @var array<string, mixed> $raw */
@@ -137,7 +159,7 @@ final class EvaluationTest extends TestCase
         $space = HypothesisSpace::of($house, Houses::rates(), new Story(['tingle']));
         $causes = array_column($space, null, 'id');
         $faults = array_map(static fn (string $id): Change => $causes[$id]->changes($house)[0] ?? throw new \LogicException("$id changes nothing."), ['lost-pen|service' => 'lost-pen|service', 'open-line|low-r2/L@1' => 'open-line|low-r2/L@1']);
-        $truth = (new Truth($house, null, implode('&', array_keys($faults)), new Factors(), false, $faults))->after([]);
+        $truth = (new Truth($house, null, implode('&', array_keys($faults)), new Factors(), faults: $faults))->after([]);
         $tables = new Tables($house, $space);
         $run = static fn (bool $mends, bool $isAsked): Outcome => (new Visit($house, $space, $tables, new MatchedWorld(), null, $mends, $isAsked))->run($truth, new Dice(4));
         $once = $run(false, true);
