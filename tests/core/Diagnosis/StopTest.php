@@ -103,9 +103,9 @@ final class StopTest extends Asked
         // At its rate 0.3 bits cost 5 · 0.3 / 0.04 = 37.5 minutes: within four times the 10 that can be lost, not of the 9.
         self::assertTrue(Stop::pays(10.0, [-4.0], [5.0], [0.04], 0.3));
         self::assertFalse(Stop::pays(9.0, [-4.0], [5.0], [0.04], 0.3));
-        // Where much can be lost a hundredth of a bit for five minutes is not too dear, less is.
-        self::assertTrue(Stop::pays(21.0, [-4.0], [5.0], [0.011], 3.0));
-        self::assertFalse(Stop::pays(21.0, [-4.0], [5.0], [0.009], 3.0));
+        // Where much can be lost a hundredth of a bit for ten minutes is not too dear, less is.
+        self::assertTrue(Stop::pays(21.0, [-4.0], [10.0], [0.011], 3.0));
+        self::assertFalse(Stop::pays(21.0, [-4.0], [10.0], [0.009], 3.0));
         self::assertFalse(Stop::pays(10.0, [-4.0], [10.0], [0.3], 0.3), 'never for as much as can be lost');
         self::assertFalse(Stop::pays(3.9, [-0.1], [0.5], [0.3], 0.3), 'nor while next to nothing can be');
         self::assertTrue(Stop::pays(3.9, [0.1], [0.5], [0.3], 0.3), 'unless it saves more than it costs');
