@@ -7,7 +7,6 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Protection;
-use YellowProbe\Installation\Role;
 
 /**
  * Two faults on one circuit can make what neither makes alone: line and earth exchanged at a point whose earth is missing as well. A
@@ -25,12 +24,6 @@ final class MadeTogether
     /** Other faults of the same joint that are tried in the place of a leading one, at their worst. */
     private const STAND_INS = 1;
     private const PARTNERS = 8;
-
-    /** Joints, and contacts behind them, that are tried with each other, the likeliest of each; and steps of a joint's ohms, tenths and some. */
-    private const JOINTS = 10;
-    private const CONTACTS = 14;
-    private const BAD = 2;
-    private const WORSE = 5;
 
     /** Readings that are worked out for each leader, and causes that are tried beside it, those of the highest rates. */
     private const SLIPS = 2;
@@ -61,56 +54,7 @@ final class MadeTogether
             }
         }
 
-        return [...$found, ...$own->oneBehindTheOther($left)];
-    }
-
-    /**
-     * A joint in the way of what is drawn through a contact behind it leaves volts that neither makes, nor any other single fault: of
-     * both together every joint is tried, bad and worse, with every contact on the circuits that were read.
-     *
-     * @param list<Standing> $named
-     *
-     * @return list<array{Hypothesis, Hypothesis}>
-     */
-    private function oneBehindTheOther(array $named): array
-    {
-        $sound = array_values(array_filter($this->singles->standings, static fn (Standing $standing): bool => Hypothesis::SOUND === $standing->hypothesis->id));
-        $slips = [] === $sound ? [] : $this->slips($sound[0]);
-        $reach = array_flip($this->reach($slips));
-        $near = array_values(array_filter($named, static fn (Standing $one): bool => [] !== array_intersect_key($reach, array_flip($one->hypothesis->site->places ?? []))));
-        usort($near, self::byRate(...));
-        $joints = \array_slice(array_values(array_filter($near, static fn (Standing $one): bool => \count($one->hypothesis->ohms()) > self::WORSE && !\in_array($one->hypothesis->site->role ?? null, [null, Role::Earth], true))), 0, self::JOINTS);
-        $contacts = \array_slice(array_values(array_filter($near, fn (Standing $one): bool => $this->isContact($one->hypothesis))), 0, self::CONTACTS);
-        $pairs = $halves = $gains = $best = [];
-        foreach ($joints as $joint) {
-            foreach ($contacts as $contact) {
-                foreach ([self::BAD, self::WORSE] as $at) {
-                    $pairs[] = Hypothesis::pair($joint->hypothesis->narrowed([$at]), $contact->hypothesis, 1.0);
-                    $halves[] = [$joint->hypothesis, $at, $contact->hypothesis];
-                }
-            }
-        }
-        foreach ($this->nats($slips, $pairs) as $which => $nats) {
-            $most = max([-\INF, ...$nats]);
-            $best[$which] = (int) array_search($most, $nats, true);
-            $gains[$which] = $most + log($halves[$which][0]->prior * $halves[$which][2]->prior);
-        }
-        arsort($gains);
-        $found = [];
-        foreach (\array_slice(array_keys(array_filter($gains, is_finite(...))), 0, self::PARTNERS) as $which) {
-            [$joint, $at, $contact] = $halves[$which];
-            $found[] = [$joint->around($at, 1), $contact->around($best[$which], 1)];
-        }
-
         return $found;
-    }
-
-    /** Whether it only joins two conductors. */
-    private function isContact(Hypothesis $hypothesis): bool
-    {
-        $change = $hypothesis->changes($this->house)[0] ?? null;
-
-        return null !== $change && [] === $change->without && 1 === \count($change->with) && 1 === \count($change->parts()) && \count($hypothesis->ohms()) > 1;
     }
 
     /**
