@@ -47,6 +47,20 @@ final class Standing
         return (int) array_search(max([0.0, ...$this->severities]), $this->severities, true);
     }
 
+    /** The likeliest severity that a test would show in such a state just now; beyond the last where it likelier shows nothing. */
+    public function severityShown(bool $isLoaded): int
+    {
+        if ([] === $this->presences) {
+            return $this->likeliestSeverity();
+        }
+        $shown = [];
+        foreach ($this->atoms() as [$atom, $share]) {
+            $shown[$atom->severity] = ($shown[$atom->severity] ?? 0.0) + ($atom->presence->shows($isLoaded) ? $share : 0.0);
+        }
+
+        return array_sum($shown) > 0.5 ? (int) array_search(max([0.0, ...$shown]), $shown, true) : \count($this->presences);
+    }
+
     /** How likely, given this cause, that there is nothing to be seen of it just now. */
     public function quiet(): float
     {

@@ -172,7 +172,7 @@ final readonly class DiagnosisViews
         /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
         $groups = [];
         foreach ($standings as $standing) {
-            $row = $table->rows($standing->hypothesis)[$standing->likeliestSeverity()];
+            $row = $table->rows($standing->hypothesis)[$standing->severityShown($measurement->state->isLoaded())];
             $at = 0;
             while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
                 ++$at;
