@@ -44,9 +44,8 @@ final class AtTimes
         $brings = $hypothesis->conditions();
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
         $sound = $this->rows->sound;
-        $logs = $now = $present = [];
-        $isLoaded = \in_array(Condition::Load, $brings, true);
-        [$atRest, $loaded] = array_map(fn (array $conditions): Exposure => new Exposure($this->latest, $conditions), [[], [Condition::Load]]);
+        $logs = $now = $likely = [];
+        $stretches = array_map(fn (array $conditions): Exposure => new Exposure($this->latest, $conditions), [[], $brings]);
         $often = $hypothesis->logs();
         foreach ($results as $severity => $always) {
             $apart = $this->rows->apart($hypothesis)[$severity][1];
@@ -61,15 +60,14 @@ final class AtTimes
             $logs[$severity] = $sound->log + $often[$severity] + $log;
             $seen = array_filter($there, fn (string $key): bool => $this->evidence[min($noticed[$key])]->exposure->episode === $this->latest, \ARRAY_FILTER_USE_KEY);
             $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
-            $likely = static fn (Exposure $exposure): float => $there[$exposure->flag($brings)] ?? $exposure->presence($brings);
-            $present[$severity] = Presence::shares($likely($atRest), $likely($loaded), [] === $seen ? 0.0 : max($seen), $isLoaded);
+            $likely[$severity] = [...array_map(static fn (Exposure $exposure): float => $there[$exposure->flag($brings)] ?? $exposure->presence($brings), $stretches), [] === $seen ? 0.0 : max($seen)];
         }
         [$log, $bySeverity] = LogSum::of(array_values($logs));
         $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);
         $quiet = max(0.0, 1.0 - array_sum($shares));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
-        return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $sound->each : $results[$best]->each, [...$shares, $quiet], array_map(static fn (float $share, array $own): array => array_map(static fn (float $one): float => $share * $one, $own), $bySeverity, $present));
+        return new Standing($hypothesis, log($hypothesis->prior) + $log, $quiet > 0.5 ? $sound->each : $results[$best]->each, [...$shares, $quiet], array_map(static fn (float $share, array $own): array => [$share, ...$own], $bySeverity, $likely));
     }
 
     /**

@@ -23,9 +23,9 @@ final readonly class Atom
      *
      * @param array<int, int> $noticed places of the rows of its severities; empty where the test does not notice it
      */
-    public function place(array $noticed, bool $isLoaded): int
+    public function place(array $noticed, bool $isForced): int
     {
-        if ([] === $noticed || !$this->presence->shows($isLoaded)) {
+        if ([] === $noticed || !$this->presence->shows($isForced)) {
             return PredictionTable::SOUND;
         }
 

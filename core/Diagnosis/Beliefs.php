@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\Condition;
+
 /**
  * What is believed, taken apart as far as outcomes differ: one atom for each cause, severity and time that it is there. Atoms of one group want
  * the same repair, so telling them apart is worth nothing.
@@ -22,13 +24,16 @@ final readonly class Beliefs
     {
     }
 
-    /** @param list<Standing> $standings all, or those that matter */
-    public static function of(array $standings): self
+    /**
+     * @param list<Standing> $standings all, or those that matter
+     * @param Condition      $by        what is done to bring out what comes and goes, where something is
+     */
+    public static function of(array $standings, Condition $by = Condition::Load): self
     {
         $atoms = $groups = $weights = $known = [];
         foreach ($standings as $standing) {
             $group = $known[$standing->hypothesis->repair] ??= \count($known);
-            foreach ($standing->atoms() as [$atom, $share]) {
+            foreach ($standing->atoms($by) as [$atom, $share]) {
                 if ($share >= self::LEAST) {
                     // While it is there, what comes and goes shows what stays shows.
                     $key = $standing->hypothesis->stem.' '.$atom->severity.' '.$atom->presence->value;

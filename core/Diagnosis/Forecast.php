@@ -45,11 +45,11 @@ final readonly class Forecast
     }
 
     /**
-     * @param bool                       $isLoaded whether a heater is plugged in for it
+     * @param bool                       $isForced whether something brings out what comes and goes meanwhile: a heater, or what the beliefs are of
      * @param array<string, float>       $spread what is left of the factors' standard deviations
      * @param array{Row, float}|null $again  where the test was done: what it read then, and how likely that is what has no name, if that is the cause
      */
-    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isLoaded, array $spread = [], ?array $again = null): self
+    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isForced, array $spread = [], ?array $again = null): self
     {
         $keys = $placed = $keyOf = $own = [];
         $last = null;
@@ -60,7 +60,7 @@ final readonly class Forecast
             if ($atom->hypothesis !== $last) {
                 [$own, $last] = [$table->noticed($atom->hypothesis), $atom->hypothesis];
             }
-            $place = $atom->place($own, $isLoaded);
+            $place = $atom->place($own, $isForced);
             $keyOf[$at] = $keys[$place] ??= self::place($table->rows->row($place));
             $placed[$keyOf[$at]] ??= $table->rows->row($place);
         }

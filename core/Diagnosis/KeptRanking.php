@@ -10,7 +10,7 @@ use YellowProbe\Instrument\Measurement;
 /** What of a ranking cannot be had from the house and the readings alone, small enough to be kept. */
 final readonly class KeptRanking
 {
-    /** Numbers of a standing before the shares of its severities: probability, log, which readings' logs, how many shares, of how many severities the presences. */
+    /** Numbers of a standing before the shares of its severities: probability, log, which readings' logs, how many shares, of how many severities the stretches. */
     private const HEAD = 5;
 
     /**
@@ -37,7 +37,7 @@ final readonly class KeptRanking
                 $known[$each] = \count($known);
                 $logs .= $each;
             }
-            array_push($numbers, $standing->probability, $standing->log, $known[$each], \count($standing->severities), \count($standing->presences), ...$standing->severities, ...array_merge(...$standing->presences));
+            array_push($numbers, $standing->probability, $standing->log, $known[$each], \count($standing->severities), \count($standing->stretches), ...$standing->severities, ...array_merge(...$standing->stretches));
             if ([] !== $hypothesis->both) {
                 $pairs[] = [$hypothesis->both[0]->id, $hypothesis->both[0]->severities, $hypothesis->both[1]->id, $hypothesis->both[1]->severities, $hypothesis->prior];
             }
@@ -65,15 +65,15 @@ final readonly class KeptRanking
         $numbers = self::doubles($this->numbers);
         $standings = [];
         $at = 0;
-        $kinds = \count(Presence::cases());
         foreach (explode("\n", $this->ids) as $id) {
             [$probability, $log, $each, $shares, $of] = \array_slice($numbers, $at, self::HEAD);
             $at += self::HEAD;
-            $presences = \array_slice($numbers, $at + (int) $shares, $kinds * (int) $of);
-            $standing = new Standing($byId[$id], $log, $logs[(int) $each], \array_slice($numbers, $at, (int) $shares), array_chunk($presences, $kinds));
+            /** @var list<array{float, float, float, float}> $stretches */
+            $stretches = array_chunk(\array_slice($numbers, $at + (int) $shares, 4 * (int) $of), 4);
+            $standing = new Standing($byId[$id], $log, $logs[(int) $each], \array_slice($numbers, $at, (int) $shares), $stretches);
             $standing->probability = $probability;
             $standings[] = $standing;
-            $at += (int) $shares + \count($presences);
+            $at += (int) $shares + 4 * (int) $of;
         }
 
         return new Ranking($standings, Ranker::ordered(Pairs::among($house, Pairs::best($standings), $evidence, $sketch)), $this->spread);

@@ -16,10 +16,6 @@ use YellowProbe\Procedure\TestPlan;
 /** The tests worth most per minute, from what is known and the state that the house is in now. */
 final class Planner
 {
-    /** Causes beyond so much of the probability, below this, or beyond so many no longer decide which test is best. */
-    private const ENOUGH = 0.995;
-    private const MATTERS = 1e-4;
-    private const MOST_CAUSES = 100;
     private const LEAST_BITS = 0.01;
 
     /** Kinds of which more tests are weighed, and how many. */
@@ -63,19 +59,19 @@ final class Planner
     /** What any test would tell now, in bits: planned here, or a person's own. */
     public static function worth(House $house, Ranking $ranking, Measurement $measurement): float
     {
-        $standings = self::mattering($ranking);
+        $standings = Mattering::of($ranking);
         $beliefs = Beliefs::of($standings);
 
-        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, self::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $measurement->state->isLoaded(), $ranking->spread)->bits($beliefs);
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, Mattering::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $measurement->state->isLoaded(), $ranking->spread)->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */
     public function next(Ranking $ranking, State $now, ?Opened $opened = null): array
     {
         $opened ??= Opened::none();
-        $standings = self::mattering($ranking);
+        $standings = Mattering::of($ranking);
         $beliefs = Beliefs::of($standings);
-        $hypotheses = self::compared($standings);
+        $hypotheses = Mattering::compared($standings);
         $plans = $forecasts = $minutes = $bits = $told = [];
         $read = self::again($ranking);
         $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
@@ -89,10 +85,10 @@ final class Planner
                 }
             }
         };
-        $circuits = $this->circuits($standings);
+        $circuits = Mattering::circuits($this->house, $standings);
         $holding = new Holding($this->house, $ranking, $beliefs, $circuits, fn (Measurement $watched): PredictionTable => ($this->tables)($watched, $hypotheses)->after($ranking->repaired));
         [$again, $possible] = $this->possible($ranking, $standings, $circuits, $holding, $now, $opened);
-        $first = self::spread($possible, $this->mostTests);
+        $first = InTurn::of($possible, $this->mostTests);
         $weigh([...$again, ...$first]);
         // Of the kinds that tell most there may be better ones: where a circuit is parted decides what that is worth.
         $weigh(self::alike($possible, $first, $told));
@@ -184,64 +180,6 @@ final class Planner
     }
 
     /**
-     * @param list<Standing> $standings
-     *
-     * @return array<string, float> circuit => how likely the cause is on it
-     */
-    private function circuits(array $standings): array
-    {
-        $places = [];
-        foreach ($standings as $standing) {
-            foreach ($standing->hypothesis->site->places ?? [] as $place) {
-                $places[$place] = ($places[$place] ?? 0.0) + $standing->probability;
-            }
-        }
-        $circuits = $seen = [];
-        foreach ($this->house->parts as $part) {
-            $circuit = (string) $this->house->circuitOfPart($part->id);
-            if (isset($places[$part->place]) && !isset($seen["$circuit $part->place"])) {
-                $seen["$circuit $part->place"] = true;
-                $circuits[$circuit] = ($circuits[$circuit] ?? 0.0) + $places[$part->place];
-            }
-        }
-
-        return $circuits;
-    }
-
-    /** @return list<Standing> */
-    private static function mattering(Ranking $ranking): array
-    {
-        $mattering = [];
-        $sum = 0.0;
-        foreach ($ranking->standings as $standing) {
-            // What is left may be any of many, each of them unlikely: together they are worth a look round.
-            if ($sum >= self::ENOUGH || $standing->probability < self::MATTERS || \count($mattering) >= self::MOST_CAUSES) {
-                break;
-            }
-            $mattering[] = $standing;
-            $sum += $standing->probability;
-        }
-
-        return $mattering;
-    }
-
-    /**
-     * @param list<Standing> $standings
-     *
-     * @return non-empty-list<Hypothesis> theirs, after the sound house that each is compared with
-     */
-    private static function compared(array $standings): array
-    {
-        $compared = [Hypothesis::sound(1.0)];
-        foreach ($standings as $standing) {
-            // Of a pair both faults by themselves: enough to weigh tests.
-            array_push($compared, ...$standing->hypothesis->singles());
-        }
-
-        return $compared;
-    }
-
-    /**
      * Others of the kinds that told most.
      *
      * @param list<array{TestPlan, float}> $possible
@@ -258,32 +196,5 @@ final class Planner
         $alike = array_filter($possible, static fn (array $candidate): bool => isset($kinds[$candidate[0]->procedure->slug()]) && !isset($done[$candidate[0]->id]));
 
         return \array_slice(array_values($alike), 0, self::MORE);
-    }
-
-    /**
-     * The cheapest of each kind of test in turn, so that a cheap kind does not crowd out the rest.
-     *
-     * @param list<array{TestPlan, float}> $candidates the better ones first
-     *
-     * @return list<array{TestPlan, float}>
-     */
-    private static function spread(array $candidates, int $most): array
-    {
-        $kinds = [];
-        foreach ($candidates as $candidate) {
-            $kinds[$candidate[0]->procedure->slug()][] = $candidate;
-        }
-        $chosen = [];
-        for ($rank = 0; \count($chosen) < $most && [] !== $kinds; ++$rank) {
-            foreach ($kinds as $slug => $list) {
-                if (isset($list[$rank])) {
-                    $chosen[] = $list[$rank];
-                } else {
-                    unset($kinds[$slug]);
-                }
-            }
-        }
-
-        return \array_slice($chosen, 0, $most);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\Condition;
+
 /** Where one cause stands after the evidence. */
 final class Standing
 {
@@ -14,25 +16,31 @@ final class Standing
      * @param float       $log        log of prior times likelihood
      * @param list<float> $each       log-probability of each outcome at the likeliest severity, in the order of the ranking's evidence
      * @param list<float> $severities share of each severity, summing to 1; where it comes and goes the last is that it is quiet now
-     * @param list<array<int, float>> $presences where it comes and goes: of each severity the share of each presence, all below 1 by what is quiet in any case
+     * @param list<array{float, float, float, float}> $stretches where it comes and goes: of each severity its share, whether it is there or not, and of this half hour how likely
+     *                                               it is there at rest, brought out, and was there in some stretch
      */
-    public function __construct(public readonly Hypothesis $hypothesis, public readonly float $log, public readonly array $each, public readonly array $severities, public readonly array $presences = [])
+    public function __construct(public readonly Hypothesis $hypothesis, public readonly float $log, public readonly array $each, public readonly array $severities, public readonly array $stretches = [])
     {
     }
 
-    /** @return list<array{Atom, float}> what it may be just now, each with its share */
-    public function atoms(): array
+    /**
+     * @param Condition $by what is done to bring it out
+     *
+     * @return list<array{Atom, float}> what it may be just now, each with its share
+     */
+    public function atoms(Condition $by = Condition::Load): array
     {
         $atoms = [];
         $quiet = 1.0;
-        foreach ($this->presences as $severity => $shares) {
-            foreach ($shares as $presence => $share) {
-                $atoms[] = [new Atom($this->hypothesis, $severity, Presence::from($presence)), $share];
-                $quiet -= $share;
+        $isForced = \in_array($by, $this->hypothesis->conditions(), true);
+        foreach ($this->stretches as $severity => [$own, $atRest, $forced, $known]) {
+            foreach (Presence::shares($atRest, $forced, $known, $isForced) as $presence => $share) {
+                $atoms[] = [new Atom($this->hypothesis, $severity, Presence::from($presence)), $own * $share];
+                $quiet -= $own * $share;
             }
         }
-        if ([] !== $this->presences) {
-            return [...$atoms, [new Atom($this->hypothesis, \count($this->presences), Presence::Never), max(0.0, $quiet)]];
+        if ([] !== $this->stretches) {
+            return [...$atoms, [new Atom($this->hypothesis, \count($this->stretches), Presence::Never), max(0.0, $quiet)]];
         }
         foreach ($this->severities as $severity => $share) {
             $atom = new Atom($this->hypothesis, $severity);
@@ -47,18 +55,22 @@ final class Standing
         return (int) array_search(max([0.0, ...$this->severities]), $this->severities, true);
     }
 
-    /** The likeliest severity that a test would show in such a state just now; beyond the last where it likelier shows nothing. */
-    public function severityShown(bool $isLoaded): int
+    /**
+     * The likeliest severity that a test would show just now; beyond the last where it likelier shows nothing.
+     *
+     * @param bool $isForced whether something is done meanwhile to bring it out, and what
+     */
+    public function severityShown(bool $isForced, Condition $by = Condition::Load): int
     {
-        if ([] === $this->presences) {
+        if ([] === $this->stretches) {
             return $this->likeliestSeverity();
         }
         $shown = [];
-        foreach ($this->atoms() as [$atom, $share]) {
-            $shown[$atom->severity] = ($shown[$atom->severity] ?? 0.0) + ($atom->presence->shows($isLoaded) ? $share : 0.0);
+        foreach ($this->atoms($by) as [$atom, $share]) {
+            $shown[$atom->severity] = ($shown[$atom->severity] ?? 0.0) + ($atom->presence->shows($isForced) ? $share : 0.0);
         }
 
-        return array_sum($shown) > 0.5 ? (int) array_search(max([0.0, ...$shown]), $shown, true) : \count($this->presences);
+        return array_sum($shown) > 0.5 ? (int) array_search(max([0.0, ...$shown]), $shown, true) : \count($this->stretches);
     }
 
     /** How likely, given this cause, that there is nothing to be seen of it just now. */

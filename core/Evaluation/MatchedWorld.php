@@ -47,7 +47,7 @@ final readonly class MatchedWorld implements World
         $atRest = $dice->chance(Exposure::UNKNOWN);
         $loaded = \in_array(Condition::Load, $cause->conditions(), true) ? $dice->chance(Exposure::FORCED) : $atRest;
 
-        return Presence::from(($atRest ? Presence::AtRest->value : 0) | ($loaded ? Presence::Loaded->value : 0));
+        return Presence::from(($atRest ? Presence::AtRest->value : 0) | ($loaded ? Presence::Forced->value : 0));
     }
 
     public function done(Measurement $measurement, House $house, Dice $dice): Measurement

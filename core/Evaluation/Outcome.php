@@ -24,7 +24,7 @@ final readonly class Outcome
     {
         return match ($this->truth->presence) {
             Presence::Never => true,
-            Presence::Loaded => !$this->isBroughtOut,
+            Presence::Forced => !$this->isBroughtOut,
             Presence::AtRest, Presence::Always => false,
         };
     }

@@ -26,7 +26,7 @@ final class Tables
     /** Whether the cover of something other than a board has to come off for a test that is done live. */
     public function opensLive(TestPlan $plan): bool
     {
-        return !$plan->measurement->instrument->deadOnly() && [] !== Access::reached($this->house, $plan->measurement) && !Access::needsBoard($this->house, $plan->measurement);
+        return Access::opensLive($this->house, $plan->measurement);
     }
 
     public function of(Measurement $measurement): PredictionTable

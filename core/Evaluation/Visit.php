@@ -239,7 +239,7 @@ final class Visit
 
     private function isBroughtOut(Truth $truth, Measurement $measurement): bool
     {
-        $causes = $measurement->state->isLoaded() && Presence::Loaded === $truth->presence ? array_filter($this->hypotheses, static fn (Hypothesis $hypothesis): bool => $truth->hypothesis === $hypothesis->id) : [];
+        $causes = $measurement->state->isLoaded() && Presence::Forced === $truth->presence ? array_filter($this->hypotheses, static fn (Hypothesis $hypothesis): bool => $truth->hypothesis === $hypothesis->id) : [];
 
         return [] !== array_merge(...array_map($this->tables->of($measurement)->noticed(...), array_values($causes)));
     }

@@ -52,6 +52,12 @@ final class Access
         return false;
     }
 
+    /** Whether a point is opened for it while it is live. */
+    public static function opensLive(House $house, Measurement $measurement): bool
+    {
+        return !$measurement->instrument->deadOnly() && [] !== self::reached($house, $measurement) && !self::needsBoard($house, $measurement);
+    }
+
     /** @return array<array-key, float> place => minutes for its cover; 0 where the test is done from its front */
     private static function covers(House $house, Measurement $measurement): array
     {

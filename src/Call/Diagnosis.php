@@ -7,11 +7,13 @@ namespace App\Call;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
+use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\State;
@@ -44,15 +46,31 @@ final readonly class Diagnosis
      */
     public function nextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
-        $priors = self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings));
-        $on = [Rankings::read($ranking->evidence), $priors, $now->hash(), $opened->places(), $practice->key(), $ranking->repaired];
         /** @var list<array{string, float, float, float, float}> $chosen */
-        $chosen = $this->kept->get('next', $house, $on, fn (): array => array_map(
+        $chosen = $this->kept->get('next', $house, self::key($ranking, $now, $opened, $practice), fn (): array => array_map(
             static fn (Candidate $candidate): array => [$candidate->plan->id, $candidate->bits, $candidate->minutes, $candidate->rate, $candidate->saves],
             (new Planner($house, fn (Measurement $measurement, array $causes): PredictionTable => $this->kept->sketch($house, $measurement, $causes), $practice, Planner::SKETCHED))->next($ranking, $now, $opened),
         ));
 
         return array_map(static fn (array $choice): Candidate => new Candidate(TestCatalogue::plan($house, $choice[0]), $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
+    }
+
+    /** @return list<Forcing> ways to bring out what comes and goes, each with the test that tells most meanwhile */
+    public function forcings(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
+    {
+        /** @var list<array{string, string, float, float}> $chosen */
+        $chosen = $this->kept->get('forcing', $house, self::key($ranking, $now, $opened, $practice), fn (): array => array_map(
+            static fn (Forcing $forcing): array => [$forcing->by->value, $forcing->plan->id, $forcing->bits, $forcing->minutes],
+            Forcing::best($house, $ranking, $now, $opened, $practice, fn (Measurement $measurement, array $causes): PredictionTable => $this->kept->sketch($house, $measurement, $causes)),
+        ));
+
+        return array_map(static fn (array $choice): Forcing => new Forcing(Condition::from($choice[0]), TestCatalogue::plan($house, $choice[1]), $choice[2], $choice[3]), $chosen);
+    }
+
+    /** @return list<mixed> what the worth of a test hangs on */
+    private static function key(Ranking $ranking, State $now, Opened $opened, Practice $practice): array
+    {
+        return [Rankings::read($ranking->evidence), self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings)), $now->hash(), $opened->places(), $practice->key(), $ranking->repaired];
     }
 
     /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */

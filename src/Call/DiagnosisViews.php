@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\View\ContradictionView;
+use App\Api\View\ForcingView;
 use App\Api\View\NextTestView;
 use App\Api\View\OutcomeView;
 use App\Api\View\PathStepView;
@@ -16,12 +17,14 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Expectation;
+use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
@@ -87,7 +90,7 @@ final readonly class DiagnosisViews
         return array_map(static fn (Contradiction $odd): ContradictionView => new ContradictionView(Implied::source($odd->observation), $where[$odd->observation] ?? '', $odd->words()), $contradictions);
     }
 
-    public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate): NextTestView
+    public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate, ?Condition $by = null): NextTestView
     {
         $plan = $candidate->plan;
         $changes = $now->changesTo($plan->measurement->state);
@@ -105,10 +108,15 @@ final readonly class DiagnosisViews
             $plan->procedure->cannotShow(),
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),
             CallViews::ledger($house, $now, $plan->measurement->state),
-            $this->outcomes($house, $plan->measurement, $ranking),
+            $this->outcomes($house, $plan->measurement, $ranking, $by),
             array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
             self::before($ranking, $plan->measurement),
         );
+    }
+
+    public function forcing(House $house, Ranking $ranking, State $now, Forcing $forcing): ForcingView
+    {
+        return new ForcingView($forcing->by->value, $forcing->words(), $forcing->caution(), round($forcing->bits, 3), round($forcing->minutes, 1), $this->nextTest($house, $ranking, $now, new Candidate($forcing->plan, $forcing->bits, $forcing->minutes, $forcing->bits / $forcing->minutes, 0.0), $forcing->by));
     }
 
     /** What was read there since the last repair. */
@@ -165,14 +173,14 @@ final readonly class DiagnosisViews
      *
      * @return list<OutcomeView> heaviest first
      */
-    private function outcomes(House $house, Measurement $measurement, Ranking $ranking): array
+    private function outcomes(House $house, Measurement $measurement, Ranking $ranking, ?Condition $by = null): array
     {
         $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
         $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], $standings))])->after($ranking->repaired);
         /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
         $groups = [];
         foreach ($standings as $standing) {
-            $row = $table->rows($standing->hypothesis)[$standing->severityShown($measurement->state->isLoaded())];
+            $row = $table->rows($standing->hypothesis)[null === $by ? $standing->severityShown($measurement->state->isLoaded()) : $standing->severityShown(true, $by)];
             $at = 0;
             while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
                 ++$at;

@@ -13,11 +13,15 @@ use Symfony\Component\Console\Output\OutputInterface;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
+use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
@@ -50,8 +54,11 @@ final class NextCommand extends Command
         $job = $this->jobs->read(\is_string($file) ? $file : '');
         /** @var list<string> $missing */
         $missing = $input->getOption('without');
-        $candidates = Planner::sketching($job->house, new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop')))->next($job->ranking, $job->now, self::opened($job->house, true === $input->getOption('board-open')));
+        $practice = new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop'));
+        $opened = self::opened($job->house, true === $input->getOption('board-open'));
+        $candidates = Planner::sketching($job->house, $practice)->next($job->ranking, $job->now, $opened);
         $stop = Stop::advised($job->ranking, $candidates);
+        $forcings = $stop->advice->isUnsettled() ? Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)) : [];
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,
@@ -65,6 +72,7 @@ final class NextCommand extends Command
                 'hazard' => $candidate->plan->procedure->hazard(),
                 'steps' => array_map(static fn (StateChange $change): string => $change->words($job->house), $job->now->changesTo($candidate->plan->measurement->state)),
             ], \array_slice($candidates, 0, self::MOST_TESTS)),
+            'forcings' => array_map(static fn (Forcing $forcing): array => ['by' => $forcing->by->value, 'words' => $forcing->words(), 'caution' => $forcing->caution(), 'id' => $forcing->plan->id, 'test' => $forcing->plan->words, 'bits' => round($forcing->bits, 3), 'minutes' => round($forcing->minutes, 1)], $forcings),
         ];
         if (true === $input->getOption('json')) {
             $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
@@ -86,6 +94,10 @@ final class NextCommand extends Command
             foreach ($test['steps'] as $step) {
                 $output->writeln("    $step");
             }
+        }
+        foreach ($result['forcings'] as $forcing) {
+            $output->writeln(\sprintf('%s, and meanwhile: %s (%s), about %.0f min, %.2f bit', $forcing['words'], $forcing['test'], $forcing['id'], $forcing['minutes'], $forcing['bits']));
+            $output->writeln("    ▲ {$forcing['caution']}");
         }
 
         return self::SUCCESS;

@@ -10,6 +10,7 @@ use App\Api\Later;
 use App\Api\Problem;
 use App\Api\View\AdviceView;
 use App\Api\View\ContradictionView;
+use App\Api\View\ForcingView;
 use App\Api\View\MapView;
 use App\Api\View\NextTestView;
 use App\Api\View\PredictionView;
@@ -30,6 +31,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
@@ -76,8 +78,10 @@ final readonly class DiagnosisController
         $ranking = $this->rankings->rank($journal);
         $now = $journal->state();
 
-        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), self::practice($request));
+        $practice = self::practice($request);
+        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), $practice);
         $stop = Stop::advised($ranking, $candidates);
+        $forcings = $stop->advice->isUnsettled() ? $this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice) : [];
 
         return Answer::of(new AdviceView(
             $stop->advice->value,
@@ -85,6 +89,7 @@ final readonly class DiagnosisController
             round($stop->lossMinutes, 1),
             $stop->unexplained,
             array_map(fn (Candidate $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), \array_slice($candidates, 0, self::MOST_TESTS)),
+            array_map(fn (Forcing $forcing): ForcingView => $this->views->forcing($house, $ranking, $now, $forcing), $forcings),
         ));
     }
 

@@ -7,12 +7,13 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** Whether to test on or to stop, and the tests worth most per minute. */
-#[OA\Schema(required: ['advice', 'words', 'lossMinutes', 'unexplained', 'tests'])]
+#[OA\Schema(required: ['advice', 'words', 'lossMinutes', 'unexplained', 'tests', 'forcings'])]
 final readonly class AdviceView
 {
     /**
      * @param list<string>       $unexplained
      * @param list<NextTestView> $tests
+     * @param list<ForcingView>  $forcings
      */
     public function __construct(
         #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'done', 'distributor', 'look-again'])]
@@ -25,6 +26,8 @@ final readonly class AdviceView
         public array $unexplained,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NextTestView::class))]
         public array $tests,
+        #[OA\Property(description: 'Where no test pays as the house is: what may bring out a fault that comes and goes, and what to read meanwhile.', type: 'array', items: new OA\Items(ref: ForcingView::class))]
+        public array $forcings,
     ) {
     }
 }

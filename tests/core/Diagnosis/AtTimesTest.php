@@ -127,10 +127,10 @@ final class AtTimesTest extends TestCase
     {
         // At rest 0.3, loaded 0.8, each by itself: 0.3 · 0.2, 0.7 · 0.8, 0.3 · 0.8.
         $apart = Presence::shares(0.3, 0.8, 0.0, true);
-        self::assertEqualsWithDelta([Presence::Never->value => 0.0, Presence::AtRest->value => 0.06, Presence::Loaded->value => 0.56, Presence::Always->value => 0.24], $apart, 1e-12);
+        self::assertEqualsWithDelta([Presence::Never->value => 0.0, Presence::AtRest->value => 0.06, Presence::Forced->value => 0.56, Presence::Always->value => 0.24], $apart, 1e-12);
         // What no load brings out is there under it when it is there without it.
         self::assertSame(0.3, Presence::shares(0.3, 0.8, 0.0, false)[Presence::Always->value]);
-        self::assertSame(0.0, Presence::shares(0.3, 0.8, 0.0, false)[Presence::Loaded->value]);
+        self::assertSame(0.0, Presence::shares(0.3, 0.8, 0.0, false)[Presence::Forced->value]);
         // Tapping has shown it: it is there to be repaired, and shows in neither.
         self::assertEqualsWithDelta(0.9 - 0.1, Presence::shares(0.1, 0.8, 0.9, false)[Presence::Never->value], 1e-12);
         self::assertSame([false, true, false, true], array_map(static fn (Presence $one): bool => $one->shows(false), Presence::cases()));
@@ -144,11 +144,11 @@ final class AtTimesTest extends TestCase
         $truth = Fault::at(self::$house, 'high-resistance-joint', 'ring-s-spur/L@1', 2.5)->change(self::$house);
         $ranking = self::ranked([...self::evidence($truth, ['volt-drop:spur.front:L-N'], new Exposure()), ...self::evidence(null, ['zs:spur.front:L-N', 'zs:spur.front:L-E'], new Exposure(), 'b')]);
         $standing = array_values(array_filter($ranking->standings, static fn (Standing $one): bool => $one->hypothesis->id === $joint))[0];
-        $shares = array_map(static fn (Presence $presence): float => array_sum(array_column($standing->presences, $presence->value)), Presence::cases());
-        self::assertGreaterThan(0.8, $shares[Presence::Loaded->value]);
+        $shares = self::shares($standing, Condition::Load);
+        self::assertGreaterThan(0.8, $shares[Presence::Forced->value]);
         self::assertLessThan(0.05, $shares[Presence::AtRest->value] + $shares[Presence::Always->value]);
         self::assertEqualsWithDelta(1.0, array_sum(array_column($standing->atoms(), 1)), 1e-9);
-        self::assertSame(\count($standing->presences), $standing->severityShown(false), 'at rest it shows nothing');
+        self::assertSame(\count($standing->stretches), $standing->severityShown(false), 'at rest it shows nothing');
         self::assertEqualsWithDelta(2.5, $standing->hypothesis->ohms()[$standing->severityShown(true)], 2.0, 'under the heater it does');
         $plans = TestCatalogue::plans(self::$house);
         $standing->probability = 0.5;
@@ -159,7 +159,20 @@ final class AtTimesTest extends TestCase
         self::assertLessThan(0.03, $worth('zs:spur.front:L-N'), 'it was read at rest, and sound');
         // Before anything was read a heater is the likelier to show it, by 0.8 to 0.3.
         $fresh = array_values(array_filter(self::ranked([])->standings, static fn (Standing $one): bool => $one->hypothesis->id === $joint))[0];
-        self::assertEqualsWithDelta([0.0, 0.06, 0.56, 0.24], array_map(static fn (Presence $presence): float => array_sum(array_column($fresh->presences, $presence->value)), Presence::cases()), 1e-9);
+        self::assertEqualsWithDelta([0.14, 0.06, 0.56, 0.24], self::shares($fresh, Condition::Load), 1e-9);
+        self::assertEqualsWithDelta([0.14, 0.06, 0.56, 0.24], self::shares($fresh, Condition::Vibration), 1e-9, 'a tap brings it out as well');
+        self::assertEqualsWithDelta([0.7, 0.0, 0.0, 0.3], self::shares($fresh, Condition::Rain), 1e-9, 'water does not');
+    }
+
+    /** @return list<float> by presence, over all severities; what is quiet in any case counts as never */
+    private static function shares(Standing $standing, Condition $by): array
+    {
+        $shares = array_fill(0, \count(Presence::cases()), 0.0);
+        foreach ($standing->atoms($by) as [$atom, $share]) {
+            $shares[$atom->presence->value] += $share;
+        }
+
+        return $shares;
     }
 
     public function testWhenEverythingReadsSoundTheHouseIsLeftWithALogger(): void

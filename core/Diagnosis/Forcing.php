@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Fault\Condition;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\Access;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
+use YellowProbe\Procedure\Price;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestPlan;
+
+/**
+ * A test while something is done that brings out what comes and goes: tapped, wetted, warmed. A load needs none of this, since a
+ * heater is part of a test. What was read before is read again: it was another stretch of time.
+ */
+final readonly class Forcing
+{
+    /** What is done, the caution that goes with it, and its minutes (estimates; warm for ten: handbook, section 7). */
+    private const WAYS = [
+        Condition::Vibration->value => ['Tap the points and move their cables and plugs with an insulated tool', 'Covers stay on: nothing is undone or touched by hand while it is live.', 2.0],
+        Condition::Rain->value => ['Wet what is outdoors from outside, as rain would', 'Water only on what is closed and made for it, hands and testers dry, nobody near it while it is live.', 5.0],
+        Condition::Heat->value => ['Let it carry its usual load until it is warm', 'Stay with it. No flame and no hot air on cables.', 10.0],
+    ];
+
+    /** How likely what it brings out has to be, and what the test has to tell, altogether and a minute. */
+    private const LEAST_SHARE = 0.02;
+    private const LEAST_BITS = 0.01;
+    private const LEAST_BITS_PER_MINUTE = 0.002;
+
+    /** Tests that are weighed for each. */
+    private const MOST_TESTS = 40;
+
+    /**
+     * @param float $bits    what it tells about what has to be repaired while that is done
+     * @param float $minutes of the test with its price, and of what is done
+     */
+    public function __construct(public Condition $by, public TestPlan $plan, public float $bits, public float $minutes)
+    {
+    }
+
+    public function words(): string
+    {
+        return $this->way()[0];
+    }
+
+    public function caution(): string
+    {
+        return $this->way()[1];
+    }
+
+    /**
+     * The test that tells most a minute for each way of bringing something out that is worth it.
+     *
+     * @param \Closure(Measurement, non-empty-list<Hypothesis>): PredictionTable $tables
+     *
+     * @return list<self> best first
+     */
+    public static function best(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice, \Closure $tables): array
+    {
+        $standings = Mattering::of($ranking);
+        $hypotheses = Mattering::compared($standings);
+        $price = new Price($house);
+        $found = [];
+        foreach (self::WAYS as $way => [, , $own]) {
+            $by = Condition::from($way);
+            $brought = array_values(array_filter($standings, static fn (Standing $standing): bool => !$standing->hypothesis->isRepaired && \in_array($by, $standing->hypothesis->conditions(), true)));
+            if (array_sum(array_map(static fn (Standing $standing): float => $standing->probability * $standing->quiet(), $brought)) < self::LEAST_SHARE) {
+                continue;
+            }
+            $circuits = Mattering::circuits($house, $brought);
+            $candidates = [];
+            foreach (TestCatalogue::plans($house) as $plan) {
+                if (self::suits($by, $house, $plan) && $practice->allows($house, $plan) && [] !== array_intersect_key($circuits, array_flip($plan->measurement->circuits($house)))) {
+                    $candidates[] = [$plan, $own + $price->minutes($now, $plan, $opened)];
+                }
+            }
+            usort($candidates, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
+            $beliefs = Beliefs::of($standings, $by);
+            $forcings = [];
+            foreach (InTurn::of($candidates, self::MOST_TESTS) as [$plan, $minutes]) {
+                $bits = Forecast::of($beliefs, $tables($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), true, $ranking->spread)->bits($beliefs);
+                if ($bits >= self::LEAST_BITS && $bits >= self::LEAST_BITS_PER_MINUTE * $minutes) {
+                    $forcings[] = new self($by, $plan, $bits, $minutes);
+                }
+            }
+            usort($forcings, self::byRate(...));
+            array_push($found, ...\array_slice($forcings, 0, 1));
+        }
+        usort($found, self::byRate(...));
+
+        return $found;
+    }
+
+    /** @return array{string, string, float} */
+    private function way(): array
+    {
+        return self::WAYS[$this->by->value] ?? throw new \LogicException("{$this->by->value} is not done by hand.");
+    }
+
+    private static function byRate(self $one, self $other): int
+    {
+        return [$other->bits / $other->minutes, $one->plan->id] <=> [$one->bits / $one->minutes, $other->plan->id];
+    }
+
+    /** Nobody taps what is open and live, and water goes with dead tests or a jaw at the board only. */
+    private static function suits(Condition $by, House $house, TestPlan $plan): bool
+    {
+        $measurement = $plan->measurement;
+        $isDry = $measurement->instrument->deadOnly() || [] === $measurement->connection->terminals;
+
+        return !$measurement->state->isLoaded() && !Access::opensLive($house, $measurement) && (Condition::Rain !== $by || $isDry);
+    }
+}
