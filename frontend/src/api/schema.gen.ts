@@ -525,6 +525,8 @@ export interface components {
             /** @description Where no listed cause fits: readings that nothing explains, the oddest first. */
             unexplained: string[];
             tests: components["schemas"]["NextTestView"][];
+            /** @description Where no test pays as the house is: what may bring out a fault that comes and goes, and what to read meanwhile. */
+            forcings: components["schemas"]["ForcingView"][];
         };
         /** @description Whether readings agree that have to. */
         AgreementView: {
@@ -685,6 +687,28 @@ export interface components {
         FindingView: {
             pointer: string;
             words: string;
+        };
+        /** @description A test while something is done that brings out what comes and goes. */
+        ForcingView: {
+            /**
+             * @description Goes with the reading, among what was forced.
+             * @enum {string}
+             */
+            by: "vibration" | "rain" | "heat";
+            /** @description What is done meanwhile. */
+            words: string;
+            caution: string;
+            /**
+             * Format: float
+             * @description What the test tells while it is done.
+             */
+            bits: number;
+            /**
+             * Format: float
+             * @description Of the test and of what is done.
+             */
+            minutes: number;
+            test: components["schemas"]["NextTestView"];
         };
         /** @description Ways behind one residual device, or behind none. */
         GroupView: {

@@ -36,7 +36,7 @@ export function PutRight({ detail }: { detail: Detail }) {
         );
     }
     const repeat = (reading: Detail['readings'][number]) => {
-        store(callId, { instrument: reading.instrument, terminals: reading.terminals, around: reading.around });
+        store(callId, { instrument: reading.instrument, terminals: reading.terminals, around: reading.around, forced: [] });
         void navigate(`/calls/${callId}/trace`);
     };
     return (

@@ -24,15 +24,17 @@ interface Props {
     onLift?: () => void;
     /** In a run the tester is given and its place too: only what is read is asked. */
     inRun?: boolean;
+    /** What is done meanwhile to bring out what comes and goes. */
+    forced?: string[];
+    onForced?: (forced: string[]) => void;
 }
 
 /** The tester in hand: where its leads are, what this house should read there, and the reading as it is typed. */
-export function Meter({ callId, instruments, instrument, onInstrument, connection, words, prediction, last, onStored, onLift, known, inRun = false }: Props) {
+export function Meter({ callId, instruments, instrument, onInstrument, connection, words, prediction, last, onStored, onLift, known, inRun = false, forced = [], onForced }: Props) {
     const observe = useObserve(callId);
     const [raw, setRaw] = useDraft(`${callId}.raw`);
     const [near, setNear] = useDraft(`${callId}.near`);
     const [offMap, setOffMap] = useState(near !== '');
-    const [forced, setForced] = useState<string[]>([]);
     const [stored, setStored] = useState<string | null>(null);
     const ready = offMap ? near.trim() !== '' : connection !== null;
     const submit = () => {
@@ -122,7 +124,7 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
                     <Refused error={observe.error} />
                     {stored !== null && last && <Verdict reading={last} />}
                 </div>
-                <Forced forced={forced} onChange={setForced} />
+                {onForced && <Forced forced={forced} onChange={onForced} />}
                 {!inRun && (
                     <label className="mt-1 inline-flex min-h-11 items-center gap-2 text-sm">
                         <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />

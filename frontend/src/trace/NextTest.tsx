@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Button, percent } from '../ui/parts';
@@ -5,7 +6,7 @@ import { Button, percent } from '../ui/parts';
 type Test = Schemas['NextTestView'];
 
 /** The test worth most per minute from the state the house is in, with its price, danger and what each outcome would mean. */
-export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test) => void }) {
+export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test, forced?: string[]) => void }) {
     const [best, ...others] = next.tests;
     const advice = next.advice === 'test' ? null : (
         <div className="border-l-8 border-ink pl-3">
@@ -22,23 +23,25 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
             )}
         </div>
     );
-    if (!best) {
-        return advice ?? <p className="border-l-4 border-line pl-3 text-soft">No further test with the testers to hand would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
-    }
     const needsDead = (test: Test) => mainOn && test.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off');
-    const setUp = (test: Test, look: 'next' | 'plain') =>
+    const setUp = (test: Test, look: 'next' | 'plain', forced?: string[]) =>
         needsDead(test) ? (
             <Link className={`inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold ${look === 'next' ? 'bg-probe text-[#16243b]' : ''}`} to={`/calls/${callId}/make-safe`}>
                 Make safe first
             </Link>
         ) : (
-            <Button look={look} disabled={busy} onClick={() => onSetUp(test)}>
+            <Button look={look} disabled={busy} onClick={() => onSetUp(test, forced)}>
                 {test.changes.length === 0 ? 'Set it up' : 'Done so, set it up'}
             </Button>
         );
+    const forcings = next.forcings.length > 0 && <Forcings forcings={next.forcings} setUp={setUp} />;
+    if (!best) {
+        return advice ? <>{advice}{forcings}</> : <p className="border-l-4 border-line pl-3 text-soft">No further test with the testers to hand would tell much. Look again at the place, ask what differed, or accept what fits.</p>;
+    }
     return (
         <>
             {advice}
+            {forcings}
             <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
                 <p className="text-sm text-soft">Next, {minutes(best.minutes)}, worth {best.bits.toFixed(2)} bit</p>
                 <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
@@ -78,6 +81,31 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                 )}
             </section>
         </>
+    );
+}
+
+/** What comes and goes was not there when it was looked for: what may bring it out, and what to read while that is done. */
+function Forcings({ forcings, setUp }: { forcings: Schemas['ForcingView'][]; setUp: (test: Test, look: 'next' | 'plain', forced?: string[]) => ReactNode }) {
+    return (
+        <section aria-label="Bring it out" className="border border-ink bg-sheet p-3">
+            <h2 className="font-bold">It may only be away: bring it out</h2>
+            <ul className="divide-y divide-line">
+                {forcings.map(({ by, words, caution, minutes: price, bits, test }) => (
+                    <li key={by} className="py-2">
+                        <p className="font-bold">{words}. Meanwhile: {test.words}</p>
+                        <p className="text-sm text-soft">
+                            {minutes(price)}, {bits.toFixed(2)} bit
+                        </p>
+                        <p className="text-sm font-bold">▲ {caution}</p>
+                        {test.hazard !== '' && <p className="text-sm font-bold">▲ {test.hazard}</p>}
+                        {test.losing.length > 0 && <p className="text-sm">▲ Loses its power: {test.losing.join(', ')}.</p>}
+                        {test.steps.length > 0 && <p className="text-sm">{test.steps.slice(0, 4).join(', ')}{test.steps.length > 4 ? `, and ${test.steps.length - 4} more` : ''}</p>}
+                        <Outcomes outcomes={test.outcomes} />
+                        <div className="mt-2">{setUp(test, 'plain', [by])}</div>
+                    </li>
+                ))}
+            </ul>
+        </section>
     );
 }
 

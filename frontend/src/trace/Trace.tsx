@@ -32,7 +32,7 @@ import { useSetUp } from './setup';
 type Pane = 'map' | 'causes' | 'readings';
 
 /** A test with the state it asks for. */
-type Asked = Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'>;
+type Asked = Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'> & { forced?: string[] };
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -124,7 +124,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     )}
                 </div>
                 {instrument && !hasHouse && (
-                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} last={detail.readings.at(-1)} />
+                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} last={detail.readings.at(-1)} forced={setUp.forced} onForced={(forced) => change({ forced })} />
                 )}
                 <div className="mx-auto max-w-3xl p-4">
                     <Readings callId={callId} readings={detail.readings} here={null} />
@@ -146,7 +146,7 @@ export function Trace({ detail }: { detail: Detail }) {
     };
     const setUpTest = (test: Asked) => {
         const then = () => {
-            change({ instrument: test.instrument, terminals: test.terminals, around: test.around });
+            change({ instrument: test.instrument, terminals: test.terminals, around: test.around, ...(test.forced ? { forced: test.forced } : {}) });
             setPane('map');
         };
         if (test.changes.length === 0) {
@@ -212,13 +212,13 @@ export function Trace({ detail }: { detail: Detail }) {
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} onLift={() => change({ terminals: [], around: [] })} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} />
+                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} onLift={() => change({ terminals: [], around: [] })} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} forced={setUp.forced} onForced={(forced) => change({ forced })} />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={setUpTest} /> : <Waiting what="Weighing every test of the catalogue" />}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={(test, forced = []) => setUpTest({ ...test, forced })} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {columns && ranking.isFetching && <Preparing columns={columns} />}

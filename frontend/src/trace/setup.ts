@@ -5,7 +5,11 @@ export interface SetUp {
     instrument: string;
     terminals: string[];
     around: string[];
+    /** What is done meanwhile to bring out what comes and goes; it stays for the next reading. */
+    forced: string[];
 }
+
+const EMPTY: SetUp = { instrument: 'plug-in-tester', terminals: [], around: [], forced: [] };
 
 export function setUpKey(callId: string): string {
     return `yellow-probe.setup.${callId}`;
@@ -18,7 +22,7 @@ export function store(callId: string, setUp: SetUp): void {
 export function useSetUp(callId: string): [SetUp, (change: Partial<SetUp>) => void] {
     const [setUp, set] = useState<SetUp>(() => {
         const kept = sessionStorage.getItem(setUpKey(callId));
-        return kept === null ? { instrument: 'plug-in-tester', terminals: [], around: [] } : (JSON.parse(kept) as SetUp);
+        return kept === null ? EMPTY : { ...EMPTY, ...(JSON.parse(kept) as Partial<SetUp>) };
     });
     return [
         setUp,
