@@ -26,9 +26,9 @@ final readonly class Beliefs
 
     /**
      * @param list<Standing> $standings all, or those that matter
-     * @param Condition      $by        what is done to bring out what comes and goes, where something is
+     * @param list<Condition> $by       what is done to bring out what comes and goes, where something is
      */
-    public static function of(array $standings, Condition $by = Condition::Load): self
+    public static function of(array $standings, array $by = [Condition::Load]): self
     {
         $atoms = $groups = $weights = $known = [];
         foreach ($standings as $standing) {

@@ -8,6 +8,7 @@ use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
@@ -23,13 +24,13 @@ final readonly class Forcing
 {
     /** What is done, the caution that goes with it, and its minutes (estimates; warm for ten: handbook, section 7). */
     private const WAYS = [
-        Condition::Vibration->value => ['Tap the points and move their cables and plugs with an insulated tool', 'Covers stay on: nothing is undone or touched by hand while it is live.', 2.0],
-        Condition::Rain->value => ['Wet what is outdoors from outside, as rain would', 'Water only on what is closed and made for it, hands and testers dry, nobody near it while it is live.', 5.0],
-        Condition::Heat->value => ['Let it carry its usual load until it is warm', 'Stay with it. No flame and no hot air on cables.', 10.0],
+        Condition::Vibration->value => ['tap the points of its circuit and move cables and plugs with an insulated tool', 'Covers stay on: nothing is undone or touched by hand while it is live.', 1.0],
+        Condition::Rain->value => ['wet what is outdoors from outside, as rain would', 'Water only on what is closed and made for it, hands and testers dry, nobody near it while it is live.', 5.0],
+        Condition::Heat->value => ['let it carry its usual load until it is warm', 'Stay with it. No flame and no hot air on cables.', 10.0],
     ];
 
     /** How likely what it brings out has to be, and what the test has to tell, altogether and a minute. */
-    private const LEAST_SHARE = 0.02;
+    private const LEAST_SHARE = 0.1;
     private const LEAST_BITS = 0.01;
     private const LEAST_BITS_PER_MINUTE = 0.002;
 
@@ -81,7 +82,7 @@ final readonly class Forcing
                 }
             }
             usort($candidates, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
-            $beliefs = Beliefs::of($standings, $by);
+            $beliefs = Beliefs::of($standings, [$by]);
             $forcings = [];
             foreach (InTurn::of($candidates, self::MOST_TESTS) as [$plan, $minutes]) {
                 $bits = Forecast::of($beliefs, $tables($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), true, $ranking->spread)->bits($beliefs);
@@ -103,17 +104,36 @@ final readonly class Forcing
         return self::WAYS[$this->by->value] ?? throw new \LogicException("{$this->by->value} is not done by hand.");
     }
 
+    /**
+     * Those that are worth offering: where no test pays any more all of them, before that what tells more a minute than any test does.
+     *
+     * @param list<self>      $forcings
+     * @param list<Candidate> $candidates
+     *
+     * @return list<self>
+     */
+    public static function worthwhile(array $forcings, StopAdvice $advice, array $candidates): array
+    {
+        $most = max([0.0, ...array_map(static fn (Candidate $candidate): float => $candidate->bits / $candidate->minutes, $candidates)]);
+
+        return match ($advice) {
+            StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain => $forcings,
+            StopAdvice::Test => array_values(array_filter($forcings, static fn (self $forcing): bool => $forcing->bits > $most * $forcing->minutes)),
+            StopAdvice::Repair, StopAdvice::Done, StopAdvice::Distributor => [],
+        };
+    }
+
     private static function byRate(self $one, self $other): int
     {
         return [$other->bits / $other->minutes, $one->plan->id] <=> [$one->bits / $one->minutes, $other->plan->id];
     }
 
-    /** Nobody taps what is open and live, and water goes with dead tests or a jaw at the board only. */
+    /** Nobody taps what is open and live, nor makes a device trip meanwhile, and water goes with dead tests or a jaw at the board only. */
     private static function suits(Condition $by, House $house, TestPlan $plan): bool
     {
         $measurement = $plan->measurement;
         $isDry = $measurement->instrument->deadOnly() || [] === $measurement->connection->terminals;
 
-        return !$measurement->state->isLoaded() && !Access::opensLive($house, $measurement) && (Condition::Rain !== $by || $isDry);
+        return !$measurement->instrument instanceof ResidualTester && !$measurement->state->isLoaded() && !Access::opensLive($house, $measurement) && (Condition::Rain !== $by || $isDry);
     }
 }

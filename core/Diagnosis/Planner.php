@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
@@ -56,13 +57,18 @@ final class Planner
         return new self($house, static fn (Measurement $measurement, array $hypotheses): PredictionTable => Predictor::sketch($house, $measurement, $hypotheses), $practice, self::SKETCHED);
     }
 
-    /** What any test would tell now, in bits: planned here, or a person's own. */
-    public static function worth(House $house, Ranking $ranking, Measurement $measurement): float
+    /**
+     * What any test would tell now, in bits: planned here, or a person's own.
+     *
+     * @param list<Condition> $forced what is done meanwhile to bring out what comes and goes
+     */
+    public static function worth(House $house, Ranking $ranking, Measurement $measurement, array $forced = []): float
     {
         $standings = Mattering::of($ranking);
-        $beliefs = Beliefs::of($standings);
+        $by = (new Exposure(0, $forced))->in($measurement->state)->conditions;
+        $beliefs = Beliefs::of($standings, $by);
 
-        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, Mattering::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), $measurement->state->isLoaded(), $ranking->spread)->bits($beliefs);
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, Mattering::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), [] !== $by, $ranking->spread)->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */

@@ -24,15 +24,15 @@ final class Standing
     }
 
     /**
-     * @param Condition $by what is done to bring it out
+     * @param list<Condition> $by what is done to bring it out
      *
      * @return list<array{Atom, float}> what it may be just now, each with its share
      */
-    public function atoms(Condition $by = Condition::Load): array
+    public function atoms(array $by = [Condition::Load]): array
     {
         $atoms = [];
         $quiet = 1.0;
-        $isForced = \in_array($by, $this->hypothesis->conditions(), true);
+        $isForced = [] !== array_filter($this->hypothesis->conditions(), static fn (Condition $brings): bool => \in_array($brings, $by, true));
         foreach ($this->stretches as $severity => [$own, $atRest, $forced, $known]) {
             foreach (Presence::shares($atRest, $forced, $known, $isForced) as $presence => $share) {
                 $atoms[] = [new Atom($this->hypothesis, $severity, Presence::from($presence)), $own * $share];
@@ -58,16 +58,16 @@ final class Standing
     /**
      * The likeliest severity that a test would show just now; beyond the last where it likelier shows nothing.
      *
-     * @param bool $isForced whether something is done meanwhile to bring it out, and what
+     * @param list<Condition> $by what is done meanwhile to bring it out; empty when nothing is
      */
-    public function severityShown(bool $isForced, Condition $by = Condition::Load): int
+    public function severityShown(array $by): int
     {
         if ([] === $this->stretches) {
             return $this->likeliestSeverity();
         }
         $shown = [];
         foreach ($this->atoms($by) as [$atom, $share]) {
-            $shown[$atom->severity] = ($shown[$atom->severity] ?? 0.0) + ($atom->presence->shows($isForced) ? $share : 0.0);
+            $shown[$atom->severity] = ($shown[$atom->severity] ?? 0.0) + ($atom->presence->shows([] !== $by) ? $share : 0.0);
         }
 
         return array_sum($shown) > 0.5 ? (int) array_search(max([0.0, ...$shown]), $shown, true) : \count($this->stretches);

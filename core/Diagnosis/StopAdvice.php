@@ -22,12 +22,6 @@ enum StopAdvice: string
     /** No cause of the list fits well: look again, ask again, doubt the survey. */
     case LookAgain = 'look-again';
 
-    /** Whether nothing that was found explains the complaint: then bringing it out may. */
-    public function isUnsettled(): bool
-    {
-        return \in_array($this, [self::Swap, self::Leave, self::LookAgain], true);
-    }
-
     public function words(): string
     {
         return match ($this) {

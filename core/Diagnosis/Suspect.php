@@ -138,7 +138,7 @@ final readonly class Suspect
             return \sprintf('%s; this house should read %s.', $read, $sound);
         }
         $rows = $piece->table()->rows($this->lead()->hypothesis);
-        $with = ReadingFormat::shown($rows[$this->lead()->severityShown($piece->measurement->state->isLoaded())]->shown, $instrument);
+        $with = ReadingFormat::shown($rows[$this->lead()->severityShown($piece->exposure->conditions)]->shown, $instrument);
 
         return $with === $sound ? \sprintf('%s; %s with and without this.', $read, $with) : \sprintf('%s; with this it would be %s, without %s.', $read, $with, $sound);
     }

@@ -17,6 +17,7 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Expectation;
+use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Implied;
@@ -90,7 +91,8 @@ final readonly class DiagnosisViews
         return array_map(static fn (Contradiction $odd): ContradictionView => new ContradictionView(Implied::source($odd->observation), $where[$odd->observation] ?? '', $odd->words()), $contradictions);
     }
 
-    public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate, ?Condition $by = null): NextTestView
+    /** @param list<Condition> $forced */
+    public function nextTest(House $house, Ranking $ranking, State $now, Candidate $candidate, array $forced = []): NextTestView
     {
         $plan = $candidate->plan;
         $changes = $now->changesTo($plan->measurement->state);
@@ -108,7 +110,7 @@ final readonly class DiagnosisViews
             $plan->procedure->cannotShow(),
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),
             CallViews::ledger($house, $now, $plan->measurement->state),
-            $this->outcomes($house, $plan->measurement, $ranking, $by),
+            $this->outcomes($house, $plan->measurement, $ranking, $forced),
             array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
             self::before($ranking, $plan->measurement),
         );
@@ -116,7 +118,7 @@ final readonly class DiagnosisViews
 
     public function forcing(House $house, Ranking $ranking, State $now, Forcing $forcing): ForcingView
     {
-        return new ForcingView($forcing->by->value, $forcing->words(), $forcing->caution(), round($forcing->bits, 3), round($forcing->minutes, 1), $this->nextTest($house, $ranking, $now, new Candidate($forcing->plan, $forcing->bits, $forcing->minutes, $forcing->bits / $forcing->minutes, 0.0), $forcing->by));
+        return new ForcingView($forcing->by->value, $forcing->words(), $forcing->caution(), round($forcing->bits, 3), round($forcing->minutes, 1), $this->nextTest($house, $ranking, $now, new Candidate($forcing->plan, $forcing->bits, $forcing->minutes, $forcing->bits / $forcing->minutes, 0.0), [$forcing->by]));
     }
 
     /** What was read there since the last repair. */
@@ -131,8 +133,11 @@ final readonly class DiagnosisViews
         return null;
     }
 
-    /** @param list<string> $cautions */
-    public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions): PredictionView
+    /**
+     * @param list<string>    $cautions
+     * @param list<Condition> $forced what is done meanwhile to bring out what comes and goes
+     */
+    public function prediction(House $house, Ranking $ranking, Measurement $measurement, array $cautions, array $forced): PredictionView
     {
         $expectation = new Expectation($this->kept->sound($house, $measurement), $measurement->instrument);
         $path = CurrentPath::of($house, $measurement);
@@ -141,8 +146,8 @@ final readonly class DiagnosisViews
             Diagnosis::where($house, $measurement),
             $expectation->text(),
             $expectation->range(),
-            $this->outcomes($house, $measurement, $ranking),
-            round(Planner::worth($house, $ranking, $measurement), 3),
+            $this->outcomes($house, $measurement, $ranking, $forced),
+            round(Planner::worth($house, $ranking, $measurement, $forced), 3),
             $cautions,
             $this->loop($house, $path),
             array_map(static fn (PathStep $step): PathStepView => new PathStepView(ucfirst(Labels::element($house, $step->element)), round(100.0 * $step->current, 1), round(100.0 * $step->resistance, 1)), \array_slice(array_values(array_filter($path->steps, static fn (PathStep $step): bool => $step->resistance >= self::SHOWN_SHARE)), 0, self::MOST_STEPS)),
@@ -171,16 +176,19 @@ final readonly class DiagnosisViews
      * What the tester would show under the causes that still matter: one line for each thing that it can tell from the
      * others, with the likeliest cause that shows it and the weight of all that do.
      *
+     * @param list<Condition> $forced what is done meanwhile to bring out what comes and goes
+     *
      * @return list<OutcomeView> heaviest first
      */
-    private function outcomes(House $house, Measurement $measurement, Ranking $ranking, ?Condition $by = null): array
+    private function outcomes(House $house, Measurement $measurement, Ranking $ranking, array $forced): array
     {
+        $by = (new Exposure(0, $forced))->in($measurement->state)->conditions;
         $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
         $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], $standings))])->after($ranking->repaired);
         /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
         $groups = [];
         foreach ($standings as $standing) {
-            $row = $table->rows($standing->hypothesis)[null === $by ? $standing->severityShown($measurement->state->isLoaded()) : $standing->severityShown(true, $by)];
+            $row = $table->rows($standing->hypothesis)[$standing->severityShown($by)];
             $at = 0;
             while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
                 ++$at;

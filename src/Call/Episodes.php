@@ -6,7 +6,6 @@ namespace App\Call;
 
 use App\Entity\Observation;
 use YellowProbe\Diagnosis\Exposure;
-use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\Attributes;
 
 /** What was read or tried in one go: half an hour without one begins another episode. */
@@ -29,7 +28,7 @@ final class Episodes
         foreach ($times as $at => $time) {
             $episode += null !== $last && $time - $last > self::GAP_SECONDS ? 1 : 0;
             $last = $time;
-            $exposures[$at] = new Exposure($episode, array_map(Condition::from(...), (new Attributes($observations[$at]->payload, ''))->strings('forced')));
+            $exposures[$at] = new Exposure($episode, Forced::read(new Attributes($observations[$at]->payload, ''), '/payload/forced'));
         }
         ksort($exposures);
 

@@ -9,7 +9,6 @@ use App\Entity\Observation;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Fit;
 use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
@@ -41,11 +40,7 @@ final readonly class ReadingVerdict
     {
         $instrument = self::instrument($payload);
         $reading = ReadingParser::parse($payload->string('raw'), $instrument);
-        foreach ($payload->strings('forced') as $word) {
-            if (null === Condition::tryFrom($word)) {
-                throw Problem::invalid('/payload/forced', 'Expected any of '.implode(', ', array_column(Condition::cases(), 'value')).'.');
-            }
-        }
+        Forced::read($payload, '/payload/forced');
         $raw = $payload->object('connection')->raw;
         if (null === $journal->house || [] === $raw) {
             if ('' === trim($payload->string('near', ''))) {

@@ -58,7 +58,7 @@ final class NextCommand extends Command
         $opened = self::opened($job->house, true === $input->getOption('board-open'));
         $candidates = Planner::sketching($job->house, $practice)->next($job->ranking, $job->now, $opened);
         $stop = Stop::advised($job->ranking, $candidates);
-        $forcings = $stop->advice->isUnsettled() ? Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)) : [];
+        $forcings = Forcing::worthwhile(Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)), $stop->advice, $candidates);
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,
@@ -96,7 +96,7 @@ final class NextCommand extends Command
             }
         }
         foreach ($result['forcings'] as $forcing) {
-            $output->writeln(\sprintf('%s, and meanwhile: %s (%s), about %.0f min, %.2f bit', $forcing['words'], $forcing['test'], $forcing['id'], $forcing['minutes'], $forcing['bits']));
+            $output->writeln(\sprintf('%s (%s), and meanwhile %s: about %.0f min, %.2f bit', $forcing['test'], $forcing['id'], $forcing['words'], $forcing['minutes'], $forcing['bits']));
             $output->writeln("    ▲ {$forcing['caution']}");
         }
 

@@ -18,6 +18,7 @@ use App\Api\View\RankingView;
 use App\Call\CallStore;
 use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
+use App\Call\Forced;
 use App\Call\Journal;
 use App\Call\MapViews;
 use App\Call\Rankings;
@@ -81,7 +82,7 @@ final readonly class DiagnosisController
         $practice = self::practice($request);
         $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), $practice);
         $stop = Stop::advised($ranking, $candidates);
-        $forcings = $stop->advice->isUnsettled() ? $this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice) : [];
+        $forcings = Forcing::worthwhile($this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice), $stop->advice, $candidates);
 
         return Answer::of(new AdviceView(
             $stop->advice->value,
@@ -94,7 +95,7 @@ final readonly class DiagnosisController
     }
 
     #[Route('/api/calls/{id}/predictions', methods: ['POST'])]
-    #[OA\Post(path: '/api/calls/{id}/predictions', operationId: 'predict', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 200, description: 'What it should show', content: new OA\JsonContent(ref: PredictionView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[OA\Post(path: '/api/calls/{id}/predictions', operationId: 'predict', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true), new OA\Property(property: 'forced', description: 'What is done meanwhile to bring out what comes and goes', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'What it should show', content: new OA\JsonContent(ref: PredictionView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function predict(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [, $journal, $house] = $this->open($user, $id);
@@ -103,7 +104,7 @@ final readonly class DiagnosisController
         $obstacle = Obstacle::of($house, $measurement);
         $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isolations()->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
 
-        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions));
+        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions, Forced::read(Body::of($request)->fields, '/forced')));
     }
 
     #[Route('/api/calls/{id}/preparations', methods: ['POST'])]

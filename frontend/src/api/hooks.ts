@@ -59,10 +59,10 @@ export interface Connection {
     around: string[];
 }
 
-export function usePrediction(id: string, instrument: string, connection: Connection | null, stateKey: string) {
+export function usePrediction(id: string, instrument: string, connection: Connection | null, stateKey: string, forced: string[] = []) {
     return useQuery({
-        queryKey: ['call', id, 'prediction', instrument, connection, stateKey],
-        queryFn: () => got(api.POST('/api/calls/{id}/predictions', { ...byId(id), body: { instrument, connection: { ...connection } } })),
+        queryKey: ['call', id, 'prediction', instrument, connection, stateKey, forced],
+        queryFn: () => got(api.POST('/api/calls/{id}/predictions', { ...byId(id), body: { instrument, connection: { ...connection }, forced } })),
         enabled: connection !== null,
         retry: false,
     });

@@ -525,7 +525,7 @@ export interface components {
             /** @description Where no listed cause fits: readings that nothing explains, the oddest first. */
             unexplained: string[];
             tests: components["schemas"]["NextTestView"][];
-            /** @description Where no test pays as the house is: what may bring out a fault that comes and goes, and what to read meanwhile. */
+            /** @description What may bring out a fault that comes and goes, and what to read meanwhile: where no test pays as the house is, or where it tells more a minute than any. */
             forcings: components["schemas"]["ForcingView"][];
         };
         /** @description Whether readings agree that have to. */
@@ -1587,6 +1587,8 @@ export interface operations {
                     connection: {
                         [key: string]: unknown;
                     };
+                    /** @description What is done meanwhile to bring out what comes and goes */
+                    forced?: string[];
                 };
             };
         };

@@ -262,13 +262,13 @@ function Stop({ placed, map, suspected, proved, chosen, onSelect, onSwitch }: { 
     );
 }
 
-/** A probe with its tip on the terminal, from the left or from the right. */
+/** A probe with its tip on the terminal, from the left or from the right; of a lead that has a long name the last word. */
 function Probe({ lead, x, y, side }: { lead: string; x: number; y: number; side: 1 | -1 }) {
     return (
         <g aria-hidden="true" className="pointer-events-none">
             <path d={`M${x} ${y}l${side * 15} -10l${side * 13} 10l${-side * 13} 10z`} fill="#ffd60a" stroke="#16243b" strokeWidth={1.8} />
             <text x={x + side * 15} y={y + 4} textAnchor="middle" fill="#16243b" className="text-[12px] font-bold">
-                {lead}
+                {lead.split(' ').at(-1)}
             </text>
         </g>
     );

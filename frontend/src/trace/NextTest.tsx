@@ -41,7 +41,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
     return (
         <>
             {advice}
-            {forcings}
+            {advice && forcings}
             <section aria-label="Next test" className="border-2 border-ink border-l-8 border-l-probe bg-sheet p-3">
                 <p className="text-sm text-soft">Next, {minutes(best.minutes)}, worth {best.bits.toFixed(2)} bit</p>
                 <h2 className="text-lg leading-snug font-bold">{best.words}</h2>
@@ -80,6 +80,7 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
                     </details>
                 )}
             </section>
+            {!advice && forcings}
         </>
     );
 }
@@ -92,7 +93,8 @@ function Forcings({ forcings, setUp }: { forcings: Schemas['ForcingView'][]; set
             <ul className="divide-y divide-line">
                 {forcings.map(({ by, words, caution, minutes: price, bits, test }) => (
                     <li key={by} className="py-2">
-                        <p className="font-bold">{words}. Meanwhile: {test.words}</p>
+                        <p className="font-bold">{test.words}</p>
+                        <p>Meanwhile {words}.</p>
                         <p className="text-sm text-soft">
                             {minutes(price)}, {bits.toFixed(2)} bit
                         </p>

@@ -83,7 +83,7 @@ export function Trace({ detail }: { detail: Detail }) {
     }, [instrument, leads, setUp, names]);
     const wired = JSON.stringify(detail.state) + String(detail.houseVersion);
     const stateKey = wired + String(detail.readings.length);
-    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument && isRanked ? connection : null, stateKey);
+    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument && isRanked ? connection : null, stateKey, setUp.forced);
     const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, wired);
     const stays = useQuiet(JSON.stringify([instrument?.slug, connection, stateKey]), 700);
     usePrepared(callId, instrument?.slug ?? '', connection, stateKey, stays);

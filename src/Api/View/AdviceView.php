@@ -26,7 +26,7 @@ final readonly class AdviceView
         public array $unexplained,
         #[OA\Property(type: 'array', items: new OA\Items(ref: NextTestView::class))]
         public array $tests,
-        #[OA\Property(description: 'Where no test pays as the house is: what may bring out a fault that comes and goes, and what to read meanwhile.', type: 'array', items: new OA\Items(ref: ForcingView::class))]
+        #[OA\Property(description: 'What may bring out a fault that comes and goes, and what to read meanwhile: where no test pays as the house is, or where it tells more a minute than any.', type: 'array', items: new OA\Items(ref: ForcingView::class))]
         public array $forcings,
     ) {
     }

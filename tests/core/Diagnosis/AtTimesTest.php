@@ -148,8 +148,8 @@ final class AtTimesTest extends TestCase
         self::assertGreaterThan(0.8, $shares[Presence::Forced->value]);
         self::assertLessThan(0.05, $shares[Presence::AtRest->value] + $shares[Presence::Always->value]);
         self::assertEqualsWithDelta(1.0, array_sum(array_column($standing->atoms(), 1)), 1e-9);
-        self::assertSame(\count($standing->stretches), $standing->severityShown(false), 'at rest it shows nothing');
-        self::assertEqualsWithDelta(2.5, $standing->hypothesis->ohms()[$standing->severityShown(true)], 2.0, 'under the heater it does');
+        self::assertSame(\count($standing->stretches), $standing->severityShown([]), 'at rest it shows nothing');
+        self::assertEqualsWithDelta(2.5, $standing->hypothesis->ohms()[$standing->severityShown([Condition::Load])], 2.0, 'under the heater it does');
         $plans = TestCatalogue::plans(self::$house);
         $standing->probability = 0.5;
         $sound = new Standing(Hypothesis::sound(1.0), 0.0, [], [1.0]);
@@ -168,7 +168,7 @@ final class AtTimesTest extends TestCase
     private static function shares(Standing $standing, Condition $by): array
     {
         $shares = array_fill(0, \count(Presence::cases()), 0.0);
-        foreach ($standing->atoms($by) as [$atom, $share]) {
+        foreach ($standing->atoms([$by]) as [$atom, $share]) {
             $shares[$atom->presence->value] += $share;
         }
 

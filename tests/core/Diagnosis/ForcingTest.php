@@ -6,6 +6,7 @@ namespace YellowProbe\Tests\Diagnosis;
 
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Beliefs;
+use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Display;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Exposure;
@@ -17,6 +18,7 @@ use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
@@ -84,6 +86,18 @@ final class ForcingTest extends TestCase
         self::assertTrue($wet->instrument->deadOnly() || [] === $wet->connection->terminals);
     }
 
+    public function testBeforeTestingStopsItIsOfferedWhereItTellsMoreAMinuteThanAnyTest(): void
+    {
+        $plan = TestCatalogue::plans(self::$house)['plug-in-check:spur.front'];
+        $tapped = new Forcing(Condition::Vibration, $plan, 0.1, 2.0);
+        $warmed = new Forcing(Condition::Heat, $plan, 0.1, 10.0);
+        // 0.05 and 0.01 bits a minute, beside a test of 0.02.
+        $tests = [new Candidate($plan, 0.04, 2.0, 0.02, 1.0)];
+        self::assertSame([$tapped], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Test, $tests));
+        self::assertSame([$tapped, $warmed], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Leave, $tests));
+        self::assertSame([], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Repair, []));
+    }
+
     /** @return list<Forcing> */
     private static function best(Ranking $ranking): array
     {
@@ -93,7 +107,7 @@ final class ForcingTest extends TestCase
     private static function worth(Ranking $ranking, string $test, Condition $by): float
     {
         $measurement = TestCatalogue::plans(self::$house)[$test]->measurement;
-        $beliefs = Beliefs::of($ranking->standings, $by);
+        $beliefs = Beliefs::of($ranking->standings, [$by]);
 
         return Forecast::of($beliefs, Predictor::sketch(self::$house, $measurement, [Hypothesis::sound(1.0), ...array_map(static fn (Standing $one): Hypothesis => $one->hypothesis, $ranking->standings)]), new Display($measurement->instrument), true)->bits($beliefs);
     }
