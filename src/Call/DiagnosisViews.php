@@ -43,7 +43,7 @@ final readonly class DiagnosisViews
     private const MOST_SUSPECTS = 8;
     private const LEADING = 4;
     private const MOST_CAUSES = 40;
-    /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements. */
+    /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements; of a cause, what is a hundredth of it. */
     private const SHOWN_SHARE = 0.01;
     private const MOST_STEPS = 8;
     private const MOST_PLACES = 6;
@@ -188,14 +188,20 @@ final readonly class DiagnosisViews
         /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
         $groups = [];
         foreach ($standings as $standing) {
-            $row = $table->rows($standing->hypothesis)[$standing->severityShown($by)];
-            $at = 0;
-            while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
-                ++$at;
+            $noticed = $table->noticed($standing->hypothesis);
+            foreach ($standing->atoms($by) as [$atom, $share]) {
+                if ($share < self::SHOWN_SHARE) {
+                    continue;
+                }
+                $row = $table->rows->row($atom->place($noticed, [] !== $by));
+                $at = 0;
+                while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
+                    ++$at;
+                }
+                $groups[$at] ??= ['row' => $row, 'weight' => 0.0, 'causes' => []];
+                $groups[$at]['weight'] += $standing->probability * $share;
+                $groups[$at]['causes'][$standing->hypothesis->words()] = true;
             }
-            $groups[$at] ??= ['row' => $row, 'weight' => 0.0, 'causes' => []];
-            $groups[$at]['weight'] += $standing->probability;
-            $groups[$at]['causes'][$standing->hypothesis->words()] = true;
         }
         usort($groups, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
         $views = [];
