@@ -34,8 +34,8 @@ final readonly class Forcing
     private const LEAST_BITS = 0.01;
     private const LEAST_BITS_PER_MINUTE = 0.002;
 
-    /** Tests that are weighed for each. */
-    private const MOST_TESTS = 40;
+    /** Tests that are weighed for each: many, since it may be the last point of a circuit where something shows. */
+    private const MOST_TESTS = 120;
 
     /**
      * @param float $bits    what it tells about what has to be repaired while that is done
@@ -75,13 +75,16 @@ final readonly class Forcing
                 continue;
             }
             $circuits = Mattering::circuits($house, $brought);
-            $candidates = [];
+            $near = self::near($house, $brought);
+            $candidates = $dear = [];
             foreach (TestCatalogue::plans($house) as $plan) {
                 if (self::suits($by, $house, $plan) && $practice->allows($house, $plan) && [] !== array_intersect_key($circuits, array_flip($plan->measurement->circuits($house)))) {
-                    $candidates[] = [$plan, $own + $price->minutes($now, $plan, $opened)];
+                    $minutes = $own + $price->minutes($now, $plan, $opened);
+                    $candidates[] = [$plan, $minutes];
+                    $dear[$plan->id] = $minutes / (array_sum(array_intersect_key($circuits, array_flip($plan->measurement->circuits($house)))) + array_sum(array_intersect_key($near, array_flip($plan->measurement->connection->terminals))));
                 }
             }
-            usort($candidates, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
+            usort($candidates, static fn (array $a, array $b): int => [$dear[$a[0]->id], $a[0]->id] <=> [$dear[$b[0]->id], $b[0]->id]);
             $beliefs = Beliefs::of($standings, [$by]);
             $forcings = [];
             foreach (InTurn::of($candidates, self::MOST_TESTS) as [$plan, $minutes]) {
@@ -96,6 +99,26 @@ final readonly class Forcing
         usort($found, self::byRate(...));
 
         return $found;
+    }
+
+    /**
+     * @param list<Standing> $brought
+     *
+     * @return array<string, float> terminal => how likely what is brought out is at its place
+     */
+    private static function near(House $house, array $brought): array
+    {
+        $places = $near = [];
+        foreach ($brought as $standing) {
+            foreach ($standing->hypothesis->site->places ?? [] as $place) {
+                $places[$place] = ($places[$place] ?? 0.0) + $standing->probability;
+            }
+        }
+        foreach ($house->terminals as $id => $_) {
+            $near[$id] = $places[$house->partOf($id)->place] ?? 0.0;
+        }
+
+        return $near;
     }
 
     /** @return array{string, string, float} */
