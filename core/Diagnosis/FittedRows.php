@@ -103,7 +103,7 @@ final class FittedRows
     {
         $hope = $this->hope($key, $apart);
 
-        return $hope > $hopeless ? $this->near[$key] ??= $this->likelihood->near($apart, $hope) : $this->alone[$key] ??= $this->likelihood->glanced($apart);
+        return $hope > $hopeless ? $this->near[$key] ??= $this->likelihood->near($apart, $hope) : $this->alone[$key] ??= $this->likelihood->glanced($apart, $hope);
     }
 
     /**

@@ -30,7 +30,7 @@ final class Holding
     /** @var array<string, TestPlan> with what would not stay closed left off */
     private array $left = [];
 
-    /** @var array<string, array<string, true>> device => what it was seen to do with everything on, since the last repair */
+    /** @var array<string, array<string, int>> device => how often it was seen to do what with everything on, since the last repair */
     private array $seen = [];
 
     private readonly State $resting;
@@ -44,7 +44,9 @@ final class Holding
         $this->resting = State::resting($house);
         foreach ($ranking->evidence as $piece) {
             if ($piece->measurement->instrument instanceof DeviceWatch && $piece->repaired === $ranking->repaired && !$this->isRelieved($piece->measurement->state)) {
-                $this->seen[$piece->measurement->connection->device()][$piece->reading->pattern] = true;
+                $device = $piece->measurement->connection->device();
+                $pattern = $piece->reading->pattern;
+                $this->seen[$device][$pattern] = ($this->seen[$device][$pattern] ?? 0) + 1;
             }
         }
         $mass = [];
@@ -95,6 +97,14 @@ final class Holding
         return $this->opens["$device->id {$state->hash()}"] ??= $this->holds($device, $state) < self::EVEN;
     }
 
+    /** What has no name makes a device do again what it was seen to do, as often: one slip among many does not count for all. */
+    private function seenToHold(Part $device): float
+    {
+        $seen = $this->seen[$device->id] ?? [];
+
+        return [] === $seen ? 1.0 : ($seen[DeviceWatch::HOLDS] ?? 0) / array_sum($seen);
+    }
+
     /** The probability that it stays closed. */
     private function holds(Part $device, State $state): float
     {
@@ -107,8 +117,7 @@ final class Holding
         $witness = DeviceWatch::briefly();
         foreach ($this->beliefs->atoms as $at => $atom) {
             if (Hypothesis::ELSE === $atom->hypothesis->id) {
-                // What has no name does again what it was seen to do.
-                $holds += $this->beliefs->weights[$at] * ($state === $this->resting && [DeviceWatch::TRIPS => true] === ($this->seen[$device->id] ?? []) ? 0.0 : 1.0);
+                $holds += $this->beliefs->weights[$at] * ($state === $this->resting ? $this->seenToHold($device) : 1.0);
                 continue;
             }
             $place = $atom->place($table->noticed($atom->hypothesis), $state->isLoaded());

@@ -147,11 +147,12 @@ final class Likelihood
     }
 
     /**
-     * A cause by what each reading says of it alone.
+     * A cause by what each reading says of it alone. What it could come to at most is kept: what it was dismissed beside may be dashed.
      *
      * @param array<int, int> $apart
+     * @param float           $hope  that {@see hope} says of it
      */
-    public function glanced(array $apart): LikelihoodResult
+    public function glanced(array $apart, float $hope): LikelihoodResult
     {
         $each = $this->sound->each;
         foreach ($apart as $i => $place) {
@@ -159,7 +160,7 @@ final class Likelihood
         }
         $log = $this->sound->log + array_sum($each) - array_sum($this->sound->each);
 
-        return new LikelihoodResult($log, array_values($each), $this->factors, [], $log + ([] === $apart ? 0.0 : array_sum($this->regainable)));
+        return new LikelihoodResult($log, array_values($each), $this->factors, [], max($log, $this->sound->log + $hope));
     }
 
     /**

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace YellowProbe\Tests\Diagnosis;
 
+use YellowProbe\Diagnosis\Beliefs;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Evidence;
+use YellowProbe\Diagnosis\Holding;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Planner;
@@ -13,6 +15,7 @@ use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranker;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
@@ -22,6 +25,7 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestPlan;
 use YellowProbe\Procedure\Watched;
 
 /** What a fault lets stand: devices that open, tests that cannot be done because of it, and what it says that they hold. */
@@ -47,6 +51,22 @@ final class HoldingTest extends Asked
         }
         self::assertSame([], array_filter($opened, static fn (string $id): bool => 'holds-unplugged:way1:in' === $id), 'nor is what stands behind it closed');
         self::assertNotEmpty(array_filter($opened, static fn (string $id): bool => str_starts_with($id, 'holds-by-breaker:rcd-a:')), 'breaker by breaker it is found which');
+    }
+
+    public function testOneSlipAmongManySightingsDoesNotMakeADeviceHold(): void
+    {
+        // Noted as holding once and seen to open nine times, by what has no name: that does again what it was seen to do, as often.
+        $else = new Standing(Hypothesis::somethingElse(0.9), 0.0, array_fill(0, 10, 0.0), [1.0]);
+        $sound = new Standing(Hypothesis::sound(0.1), 0.0, array_fill(0, 10, 0.0), [1.0]);
+        [$else->probability, $sound->probability] = [0.9, 0.1];
+        $plan = TestCatalogue::plans(self::$house)['plug-in-check:a.front'];
+        $standing = function (int $trips) use ($else, $sound, $plan): ?TestPlan {
+            $seen = $this->watching(DeviceWatch::HOLDS, ...array_fill(0, $trips, DeviceWatch::TRIPS))->evidence;
+
+            return (new Holding(self::$house, new Ranking([$else, $sound], $seen), Beliefs::of([$else, $sound]), ['ring' => 0.9], static fn (Measurement $watched): PredictionTable => Predictor::table(self::$house, $watched, [Hypothesis::sound(1.0)])))->standing($plan);
+        };
+        self::assertNull($standing(9));
+        self::assertSame($plan, $standing(0), 'seen to hold it comes off');
     }
 
     public function testClosedBreakerByBreakerTheCircuitIsFound(): void
@@ -112,12 +132,12 @@ final class HoldingTest extends Asked
         return $hard;
     }
 
-    private function watching(string $seen): Ranking
+    private function watching(string ...$seen): Ranking
     {
         $watch = TestCatalogue::plans(self::$house)['holds-by-breaker:rcd-a:all']->measurement;
         $space = self::space(['residual-trip']);
 
-        return Ranker::rank($space, [new Evidence('0', $watch, ReadingParser::parse($seen, $watch->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $watch, $space), 'Device A')]);
+        return Ranker::rank($space, array_map(static fn (int $at, string $pattern): Evidence => new Evidence("$at", $watch, ReadingParser::parse($pattern, $watch->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $watch, $space), 'Device A'), array_keys(array_values($seen)), array_values($seen)));
     }
 
     /** @param non-empty-list<Hypothesis> $space */

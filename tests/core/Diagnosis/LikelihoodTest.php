@@ -96,7 +96,9 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($likelihood->sound()->log - 16.0, $likelihood->near(array_fill(0, 10, 2))->log);
         // What could be hoped for is about what is there, though at a glance each pays for the factor by itself.
         self::assertGreaterThan($likelihood->of($alike)->log - 3.0, $likelihood->sound()->log + $likelihood->hope($alike));
-        self::assertLessThan($likelihood->of($alike)->log - 10.0, $likelihood->glanced($alike)->log);
+        $glanced = $likelihood->glanced($alike, $likelihood->hope($alike));
+        self::assertLessThan($likelihood->of($alike)->log - 10.0, $glanced->log);
+        self::assertEqualsWithDelta($likelihood->sound()->log + $likelihood->hope($alike), $glanced->most, 1e-9, 'what it is worth looking at again for');
         self::assertLessThan(-16.0, $likelihood->hope(array_fill(0, 10, 2)));
     }
 
