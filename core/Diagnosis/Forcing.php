@@ -47,12 +47,12 @@ final readonly class Forcing
 
     public function words(): string
     {
-        return $this->way()[0];
+        return self::way($this->by)[0];
     }
 
     public function caution(): string
     {
-        return $this->way()[1];
+        return self::way($this->by)[1];
     }
 
     /**
@@ -66,28 +66,25 @@ final readonly class Forcing
     {
         $standings = Mattering::of($ranking);
         $hypotheses = Mattering::compared($standings);
+        $holding = new Holding($house, $ranking, Beliefs::of($standings), Mattering::circuits($house, $standings), static fn (Measurement $watched): PredictionTable => $tables($watched, $hypotheses)->after($ranking->repaired));
         $price = new Price($house);
+        $priced = [];
+        foreach (TestCatalogue::plans($house) as $plan) {
+            // What a device will not let stand is not brought out either.
+            if ($practice->allows($house, $plan) && $holding->standing($plan) === $plan) {
+                $priced[] = [$plan, $price->minutes($now, $plan, $opened)];
+            }
+        }
         $found = [];
-        foreach (self::WAYS as $way => [, , $own]) {
+        foreach (array_keys(self::WAYS) as $way) {
             $by = Condition::from($way);
             $brought = array_values(array_filter($standings, static fn (Standing $standing): bool => !$standing->hypothesis->isRepaired && \in_array($by, $standing->hypothesis->conditions(), true)));
             if (array_sum(array_map(static fn (Standing $standing): float => $standing->probability * $standing->quiet(), $brought)) < self::LEAST_SHARE) {
                 continue;
             }
-            $circuits = Mattering::circuits($house, $brought);
-            $near = self::near($house, $brought);
-            $candidates = $dear = [];
-            foreach (TestCatalogue::plans($house) as $plan) {
-                if (self::suits($by, $house, $plan) && $practice->allows($house, $plan) && [] !== array_intersect_key($circuits, array_flip($plan->measurement->circuits($house)))) {
-                    $minutes = $own + $price->minutes($now, $plan, $opened);
-                    $candidates[] = [$plan, $minutes];
-                    $dear[$plan->id] = $minutes / (array_sum(array_intersect_key($circuits, array_flip($plan->measurement->circuits($house)))) + array_sum(array_intersect_key($near, array_flip($plan->measurement->connection->terminals))));
-                }
-            }
-            usort($candidates, static fn (array $a, array $b): int => [$dear[$a[0]->id], $a[0]->id] <=> [$dear[$b[0]->id], $b[0]->id]);
             $beliefs = Beliefs::of($standings, [$by]);
             $forcings = [];
-            foreach (InTurn::of($candidates, self::MOST_TESTS) as [$plan, $minutes]) {
+            foreach (InTurn::of(self::candidates($house, $by, $brought, $priced), self::MOST_TESTS) as [$plan, $minutes]) {
                 $bits = Forecast::of($beliefs, $tables($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), true, $ranking->spread)->bits($beliefs);
                 if ($bits >= self::LEAST_BITS && $bits >= self::LEAST_BITS_PER_MINUTE * $minutes) {
                     $forcings[] = new self($by, $plan, $bits, $minutes);
@@ -99,6 +96,30 @@ final readonly class Forcing
         usort($found, self::byRate(...));
 
         return $found;
+    }
+
+    /**
+     * @param list<Standing>               $brought
+     * @param list<array{TestPlan, float}> $priced  minutes of the test alone
+     *
+     * @return list<array{TestPlan, float}> with what is done, on the circuits of what it brings out, the cheap and near ones first
+     */
+    private static function candidates(House $house, Condition $by, array $brought, array $priced): array
+    {
+        $circuits = Mattering::circuits($house, $brought);
+        $near = self::near($house, $brought);
+        $candidates = $dear = [];
+        foreach ($priced as [$plan, $price]) {
+            $likely = array_sum(array_intersect_key($circuits, array_flip($plan->measurement->circuits($house))));
+            if ($likely > 0.0 && self::suits($by, $house, $plan)) {
+                $minutes = self::way($by)[2] + $price;
+                $candidates[] = [$plan, $minutes];
+                $dear[$plan->id] = $minutes / ($likely + array_sum(array_intersect_key($near, array_flip($plan->measurement->connection->terminals))));
+            }
+        }
+        usort($candidates, static fn (array $a, array $b): int => [$dear[$a[0]->id], $a[0]->id] <=> [$dear[$b[0]->id], $b[0]->id]);
+
+        return $candidates;
     }
 
     /**
@@ -122,9 +143,9 @@ final readonly class Forcing
     }
 
     /** @return array{string, string, float} */
-    private function way(): array
+    private static function way(Condition $by): array
     {
-        return self::WAYS[$this->by->value] ?? throw new \LogicException("{$this->by->value} is not done by hand.");
+        return self::WAYS[$by->value] ?? throw new \LogicException("$by->value is not done by hand.");
     }
 
     /**

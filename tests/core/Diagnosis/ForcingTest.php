@@ -24,6 +24,7 @@ use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
@@ -31,6 +32,7 @@ use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\Watched;
 use YellowProbe\Tests\Houses;
 
 /** What brings out a fault that was not there when it was looked for, and what to read meanwhile. */
@@ -96,6 +98,20 @@ final class ForcingTest extends TestCase
         self::assertSame([$tapped], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Test, $tests));
         self::assertSame([$tapped, $warmed], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Leave, $tests));
         self::assertSame([], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Repair, []));
+    }
+
+    public function testBehindADeviceThatOpensNothingIsTapped(): void
+    {
+        $away = self::ranking([self::OPEN], ['plug-in-check:spur.front'], new Exposure());
+        $watch = TestCatalogue::plans(self::$house)['holds-by-breaker:rcd-a:all']->measurement;
+        $trips = new Evidence('9', $watch, ReadingParser::parse(DeviceWatch::TRIPS, $watch->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $watch, [Hypothesis::sound(1.0)]), '');
+        $else = new Standing(Hypothesis::somethingElse(1.0), 0.0, [0.0, 0.0], [1.0]);
+        $else->probability = 4.0;
+        $opens = new Ranking([$else, ...$away->standings], [...$away->evidence, $trips]);
+        self::assertNotEmpty(self::best($away));
+        foreach (self::best($opens) as $forcing) {
+            self::assertArrayNotHasKey('rcd-a', Watched::by(self::$house, $forcing->plan->measurement));
+        }
     }
 
     /** @return list<Forcing> */
