@@ -106,9 +106,13 @@ final class ForcingTest extends TestCase
         $watch = TestCatalogue::plans(self::$house)['holds-by-breaker:rcd-a:all']->measurement;
         $trips = new Evidence('9', $watch, ReadingParser::parse(DeviceWatch::TRIPS, $watch->instrument), static fn (): PredictionTable => Predictor::table(self::$house, $watch, [Hypothesis::sound(1.0)]), '');
         $else = new Standing(Hypothesis::somethingElse(1.0), 0.0, [0.0, 0.0], [1.0]);
-        $else->probability = 4.0;
-        $opens = new Ranking([$else, ...$away->standings], [...$away->evidence, $trips]);
         self::assertNotEmpty(self::best($away));
+        $else->probability = 0.6;
+        foreach ($away->standings as $standing) {
+            $standing->probability *= 0.4;
+        }
+        $opens = new Ranking([$else, ...$away->standings], [...$away->evidence, $trips]);
+        self::assertNotEmpty(self::best($opens), 'dead or with it off there is something to be done');
         foreach (self::best($opens) as $forcing) {
             self::assertArrayNotHasKey('rcd-a', Watched::by(self::$house, $forcing->plan->measurement));
         }
