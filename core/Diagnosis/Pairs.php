@@ -118,7 +118,7 @@ final class Pairs
         foreach ($named as $standing) {
             foreach ($standing->hypothesis->isRepaired ? $named : [] as $other) {
                 if (!$other->hypothesis->isRepaired) {
-                    $pair = Hypothesis::pair(self::narrowed($standing, 0), $other->hypothesis, self::prior($standing->hypothesis, $other->hypothesis, $sound));
+                    $pair = Hypothesis::pair(self::narrowed($standing, 1), $other->hypothesis, self::prior($standing->hypothesis, $other->hypothesis, $sound));
                     $pairs[$pair->id] = $pair;
                 }
             }

@@ -21,6 +21,7 @@ use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
+use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
@@ -73,6 +74,23 @@ final class RepairsTest extends TestCase
         // The same test that still reads wrong: the repair was of something else.
         $failed = [...self::evidence($reversed, ['plug-in-check:c.front', 'polarity-live:c.front:N-E'], []), ...self::evidence($reversed, ['polarity-live:c.front:N-E', 'plug-in-check:c.front'], ['open-cpc|a'])];
         self::assertGreaterThan(0.5, self::rank($failed, ['open-cpc|a'])->probability(self::REVERSED));
+    }
+
+    public function testWhatWasRepairedIsNoOneStepOfItsKindBesideASecondFault(): void
+    {
+        // A leak halfway between two steps of its kind, put right; an earth is open besides. The readings of before are held against both.
+        $leak = 'line-earth-leak|d';
+        $steps = FaultCatalogue::get('line-earth-leak')->severities();
+        $truth = Fault::at(self::$house, 'line-earth-leak', 'd', sqrt($steps[3] * $steps[4]))->change(self::$house);
+        $open = Fault::at(self::$house, 'open-cpc', 'ring-s-spur/E@1')->change(self::$house);
+        $before = self::evidence($truth->and($open), ['insulation:ring:L–E', 'insulation-joined:ring', 'residual-clamp:ring'], []);
+        $ranking = self::rank([...$before, ...self::evidence($open, ['insulation:ring:L–E', 'plug-in-check:spur.front'], [$leak])], [$leak]);
+        $standings = array_column(array_map(static fn (Standing $one): array => [$one->hypothesis->id, $one], $ranking->standings), 1, 0);
+        $pair = $standings[$leak.'&open-cpc|ring-s-spur/E@1'] ?? self::fail('Not among the causes.');
+        foreach ([0, 1, 2] as $at) {
+            self::assertEqualsWithDelta($standings[$leak]->each[$at], $pair->each[$at], 2.0, 'it explains as much beside the other as alone');
+        }
+        self::assertGreaterThan(0.3, array_sum(array_map(static fn (Standing $one): float => str_contains($one->hypothesis->id, '&open-cpc|ring-s-spur/E@') ? $one->probability : 0.0, $ranking->standings)));
     }
 
     public function testTheComplaintThatComesBackAsksForASecondFault(): void
