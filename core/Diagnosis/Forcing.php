@@ -129,12 +129,8 @@ final readonly class Forcing
      */
     private static function near(House $house, array $brought): array
     {
-        $places = $near = [];
-        foreach ($brought as $standing) {
-            foreach ($standing->hypothesis->site->places ?? [] as $place) {
-                $places[$place] = ($places[$place] ?? 0.0) + $standing->probability;
-            }
-        }
+        $places = Mattering::places($brought);
+        $near = [];
         foreach ($house->terminals as $id => $_) {
             $near[$id] = $places[$house->partOf($id)->place] ?? 0.0;
         }

@@ -50,9 +50,9 @@ final class Mattering
     /**
      * @param list<Standing> $standings
      *
-     * @return array<string, float> circuit => how likely the cause is on it
+     * @return array<string, float> place => how likely the cause is there
      */
-    public static function circuits(House $house, array $standings): array
+    public static function places(array $standings): array
     {
         $places = [];
         foreach ($standings as $standing) {
@@ -60,6 +60,18 @@ final class Mattering
                 $places[$place] = ($places[$place] ?? 0.0) + $standing->probability;
             }
         }
+
+        return $places;
+    }
+
+    /**
+     * @param list<Standing> $standings
+     *
+     * @return array<string, float> circuit => how likely the cause is on it
+     */
+    public static function circuits(House $house, array $standings): array
+    {
+        $places = self::places($standings);
         $circuits = $seen = [];
         foreach ($house->parts as $part) {
             $circuit = (string) $house->circuitOfPart($part->id);
