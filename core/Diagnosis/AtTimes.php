@@ -25,6 +25,9 @@ final class AtTimes
     /** @var array<string, array<string, non-empty-array<int, int>>> by kind of fault */
     private array $episodes = [];
 
+    /** @var array<string, array{array{string, float}, array{string, float}}> by kind of fault: the latest half hour at rest and brought out, and how likely it is there then before anything is read */
+    private array $stretches = [];
+
     /** The latest half hour in which something was read. */
     private readonly int $latest;
 
@@ -45,7 +48,7 @@ final class AtTimes
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
         $sound = $this->rows->sound;
         $logs = $now = $likely = [];
-        $stretches = array_map(fn (array $conditions): Exposure => new Exposure($this->latest, $conditions), [[], $brings]);
+        [$atRest, $brought] = $this->stretches[$hypothesis->kind?->slug() ?? ''] ??= [$this->stretch([], $brings), $this->stretch($brings, $brings)];
         $often = $hypothesis->logs();
         foreach ($results as $severity => $always) {
             $apart = $this->rows->apart($hypothesis)[$severity][1];
@@ -60,7 +63,7 @@ final class AtTimes
             $logs[$severity] = $sound->log + $often[$severity] + $log;
             $seen = array_filter($there, fn (string $key): bool => $this->evidence[min($noticed[$key])]->exposure->episode === $this->latest, \ARRAY_FILTER_USE_KEY);
             $now[$severity] = [] === $seen ? Exposure::UNKNOWN : max($seen);
-            $likely[$severity] = [...array_map(static fn (Exposure $exposure): float => $there[$exposure->flag($brings)] ?? $exposure->presence($brings), $stretches), [] === $seen ? 0.0 : max($seen)];
+            $likely[$severity] = [$there[$atRest[0]] ?? $atRest[1], $there[$brought[0]] ?? $brought[1], [] === $seen ? 0.0 : max($seen)];
         }
         [$log, $bySeverity] = LogSum::of(array_values($logs));
         $shares = array_map(static fn (float $share, float $there): float => $share * $there, $bySeverity, $now);
@@ -137,6 +140,19 @@ final class AtTimes
         $key = FittedRows::key($apart);
 
         return ($whole ? $this->rows->whole($key, $apart) : $this->rows->near($key, $apart, self::ABSENT))->log - $this->rows->sound->log;
+    }
+
+    /**
+     * @param list<Condition> $forced what is done
+     * @param list<Condition> $brings what brings a fault out
+     *
+     * @return array{string, float} the latest stretch of that, and how likely the fault is there then before anything is read
+     */
+    private function stretch(array $forced, array $brings): array
+    {
+        $exposure = new Exposure($this->latest, $forced);
+
+        return [$exposure->flag($brings), $exposure->presence($brings)];
     }
 
     /**

@@ -144,6 +144,12 @@ final readonly class Forcing
         return self::WAYS[$by->value] ?? throw new \LogicException("$by->value is not done by hand.");
     }
 
+    /** Whether the fault that is complained of may still only be away. */
+    public static function isAsked(StopAdvice $advice): bool
+    {
+        return \in_array($advice, [StopAdvice::Test, StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain], true);
+    }
+
     /**
      * Those that are worth offering: where no test pays any more all of them, before that what tells more a minute than any test does.
      *
@@ -156,11 +162,7 @@ final readonly class Forcing
     {
         $most = max([0.0, ...array_map(static fn (Candidate $candidate): float => $candidate->bits / $candidate->minutes, $candidates)]);
 
-        return match ($advice) {
-            StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain => $forcings,
-            StopAdvice::Test => array_values(array_filter($forcings, static fn (self $forcing): bool => $forcing->bits > $most * $forcing->minutes)),
-            StopAdvice::Repair, StopAdvice::Done, StopAdvice::Distributor => [],
-        };
+        return StopAdvice::Test === $advice ? array_values(array_filter($forcings, static fn (self $forcing): bool => $forcing->bits > $most * $forcing->minutes)) : $forcings;
     }
 
     private static function byRate(self $one, self $other): int

@@ -43,9 +43,12 @@ final readonly class DiagnosisViews
     private const MOST_SUSPECTS = 8;
     private const LEADING = 4;
     private const MOST_CAUSES = 40;
-    /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements; of a cause, what is a hundredth of it. */
+    /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements. */
     private const SHOWN_SHARE = 0.01;
     private const MOST_STEPS = 8;
+
+    /** Of a cause, how likely a severity has to be for what it shows to be listed. */
+    private const SHOWN_OF_CAUSE = 0.01;
     private const MOST_PLACES = 6;
 
     public function __construct(private Kept $kept)
@@ -190,7 +193,7 @@ final readonly class DiagnosisViews
         foreach ($standings as $standing) {
             $noticed = $table->noticed($standing->hypothesis);
             foreach ($standing->atoms($by) as [$atom, $share]) {
-                if ($share < self::SHOWN_SHARE) {
+                if ($share < self::SHOWN_OF_CAUSE) {
                     continue;
                 }
                 $row = $table->rows->row($atom->place($noticed, [] !== $by));

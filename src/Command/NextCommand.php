@@ -58,7 +58,7 @@ final class NextCommand extends Command
         $opened = self::opened($job->house, true === $input->getOption('board-open'));
         $candidates = Planner::sketching($job->house, $practice)->next($job->ranking, $job->now, $opened);
         $stop = Stop::advised($job->ranking, $candidates);
-        $forcings = Forcing::worthwhile(Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)), $stop->advice, $candidates);
+        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)), $stop->advice, $candidates) : [];
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'advice' => $stop->advice->value,

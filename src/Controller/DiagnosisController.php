@@ -82,7 +82,7 @@ final readonly class DiagnosisController
         $practice = self::practice($request);
         $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), $practice);
         $stop = Stop::advised($ranking, $candidates);
-        $forcings = Forcing::worthwhile($this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice), $stop->advice, $candidates);
+        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile($this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice), $stop->advice, $candidates) : [];
 
         return Answer::of(new AdviceView(
             $stop->advice->value,

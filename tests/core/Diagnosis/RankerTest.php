@@ -131,30 +131,6 @@ final class RankerTest extends TestCase
         self::assertSame($ranking->suspects()[0]->reasons(), $again->suspects()[0]->reasons());
     }
 
-    public function testWhatWasDismissedBesideALeadThatIsDashedIsLookedAtAgain(): void
-    {
-        // A short inside the icebox draws what sags like an overload: beside straight lines another cause led for a moment, and it was never fitted.
-        $house = Houses::demo('earth-leakage-unit');
-        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['overcurrent-trip']));
-        $read = [
-            'polarity-live:p-lounge.front:N-E' => '21.39', 'polarity-live:p-veranda.front:N-E' => '21.40', 'polarity-live:stove-point.front:N-E' => '14.12', 'polarity-live:p-kitchen.front:N-E' => '22.62',
-            'polarity-live:p-kitchen.front:L-N' => '191.8', 'polarity-live:p-lounge.front:L-N' => '194.1', 'polarity-live:p-veranda.front:L-N' => '194.1', 'polarity-live:p-kitchen.front:L-E' => '214.6',
-            'polarity-live:p-lounge.front:L-E' => '215.6', 'polarity-live:p-veranda.front:L-E' => '215.8', 'ne-under-load:p-kitchen.front:N-E' => '23.55', 'volt-drop:p-kitchen.front:L-N' => '190.3',
-            'ne-under-load:p-lounge.front:N-E' => '22.82', 'volt-drop:p-lounge.front:L-N' => '191.7',
-        ];
-        $evidence = [];
-        foreach ($read as $id => $typed) {
-            $measurement = TestCatalogue::plans($house)[$id]->measurement;
-            $evidence[] = new Evidence($id, $measurement, ReadingParser::parse($typed, $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $space), $id);
-        }
-        $short = 'appliance-short|icebox';
-        $few = array_values(array_filter($space, static fn (Hypothesis $one): bool => \in_array($one->id, [$short, 'overload|plugs', Hypothesis::SOUND, Hypothesis::ELSE], true)));
-        self::assertNotEmpty($few);
-        $alone = Ranker::rank($few, $evidence);
-        self::assertGreaterThan(0.2, $alone->probability($short));
-        self::assertEqualsWithDelta($alone->probability($short), Ranker::rank($space, $evidence)->probability($short), 0.02, 'among all causes it counts as much');
-    }
-
     public function testReadingsOnOneCableShareItsLength(): void
     {
         // Every R1+R2 of the ring 25 % high: with a length that is only assumed that is one long cable, not four faults.
