@@ -24,7 +24,7 @@ final class Between
     /** Of b: the deviation of t² about its mean there, 1/√180. */
     private const UNSAID = 0.08;
 
-    /** At the last of the steps the row beyond is not known: of the step, what is left unsaid. */
+    /** Where no row beside it says how the line bends: of the step, what is left unsaid. */
     private const END = 0.05;
 
     /**
@@ -46,12 +46,16 @@ final class Between
             foreach ($row === $sound || !self::isNumber($row) ? [] : $counts as $which => $count) {
                 $stride = intdiv($stride, $count);
                 $place = intdiv($at, $stride) % $count;
-                $up = $place + 1 < $count ? $rows[$at + $stride] : null;
-                $down = $place > 0 ? $rows[$at - $stride] : null;
-                [$slope, $left] = self::slope(
-                    null !== $up && self::isNumber($up) ? $up->z - $row->z : null,
-                    null !== $down && self::isNumber($down) ? $row->z - $down->z : null,
-                );
+                $step = static fn (int $from): ?float => $place + $from < 0 || $place + $from + 1 >= $count ? null
+                    : self::step($rows[$at + $from * $stride], $rows[$at + ($from + 1) * $stride]);
+                $up = $step(0);
+                $down = $step(-1);
+                [$slope, $left] = match (true) {
+                    null !== $up && null !== $down => self::bent(0.5 * ($up + $down), 0.5 * ($up - $down), abs($up) < abs($down) ? $up : $down),
+                    null !== $up => self::end($up, $step(1), 1.0),
+                    null !== $down => self::end($down, $step(-2), -1.0),
+                    default => [0.0, 0.0],
+                };
                 if (0.0 !== $slope) {
                     $moves[self::FACTORS[$which]] = self::STEP * $slope;
                     $unsaid = hypot($unsaid, $left);
@@ -63,27 +67,35 @@ final class Between
         return $moved;
     }
 
+    /** How far the reading goes from one severity to the next; null where one of them is no number. */
+    private static function step(Row $from, Row $to): ?float
+    {
+        return self::isNumber($from) && self::isNumber($to) ? $to->z - $from->z : null;
+    }
+
     /**
-     * @param float|null $up   to the next severity on the line
-     * @param float|null $down from the one before
+     * At the last of the steps the row beyond is not known; the two steps on the way to it say how the line bends.
+     *
+     * @param float|null $before the step before it, going outwards
+     * @param float      $inward in which direction along the line they lie: 1 at its beginning, −1 at its end
      *
      * @return array{float, float} move for a whole step, and what that leaves unsaid
      */
-    private static function slope(?float $up, ?float $down): array
+    private static function end(float $last, ?float $before, float $inward): array
     {
-        if (null === $up || null === $down) {
-            $only = $up ?? $down ?? 0.0;
+        $bend = $inward * 0.5 * (($before ?? $last) - $last);
 
-            return [$only, self::END * abs($only)];
-        }
-        $bend = 0.5 * abs($up - $down);
-        if ($bend <= 0.25 * abs($up + $down)) {
-            return [0.5 * ($up + $down), self::UNSAID * $bend];
-        }
-        // A step to what is as good as open, or there and back again: the nearer row says more.
-        $nearer = abs($up) < abs($down) ? $up : $down;
+        return null === $before ? [$last, self::END * abs($last)] : self::bent($last - $inward * $bend, $bend, $last);
+    }
 
-        return [$nearer, self::END * abs($nearer)];
+    /**
+     * @param float $nearer the step to the nearer row: it says more where the other goes to what is as good as open, or back again
+     *
+     * @return array{float, float} move for a whole step, and what that leaves unsaid
+     */
+    private static function bent(float $slope, float $bend, float $nearer): array
+    {
+        return abs($bend) <= 0.5 * abs($slope) ? [$slope, self::UNSAID * abs($bend)] : [$nearer, self::END * abs($nearer)];
     }
 
     private static function isNumber(Row $row): bool

@@ -20,11 +20,23 @@ final class BetweenTest extends TestCase
         [$first, $middle, $last] = Between::rows([self::row(1.0), self::row(3.0), self::row(6.0)], [3], $sound);
         // Half the way from 1 to 6 for a whole step, evenly over a step: a deviation is its √12th.
         self::assertEqualsWithDelta(2.5 / sqrt(12.0), $middle->moves['severity'], 1e-12);
-        self::assertEqualsWithDelta(2.0 / sqrt(12.0), $first->moves['severity'], 1e-12, 'the last step goes on as it came');
-        self::assertEqualsWithDelta(3.0 / sqrt(12.0), $last->moves['severity'], 1e-12);
-        self::assertGreaterThan($middle->sigma, $last->sigma, 'where the row beyond is not known more is left unsaid');
+        // The parabola through 1, 3 and 6 leaves 1 at a slope of 1½ and 6 at one of 3½.
+        self::assertEqualsWithDelta(1.5 / sqrt(12.0), $first->moves['severity'], 1e-12, 'the last step bends as the one before');
+        self::assertEqualsWithDelta(3.5 / sqrt(12.0), $last->moves['severity'], 1e-12);
         self::assertGreaterThan(0.01, $middle->sigma, 'steps of 2 and 3 are no straight line');
         self::assertSame(0.5, $middle->moves['length'], 'what else moves it does so still');
+    }
+
+    public function testAtTheLastStepOnlyAGentleBendIsBelieved(): void
+    {
+        $sound = self::row(9.0);
+        $two = Between::rows([self::row(1.0), self::row(3.0)], [2], $sound);
+        self::assertEqualsWithDelta(2.0 / sqrt(12.0), $two[1]->moves['severity'], 1e-12, 'of two nothing says how the line bends');
+        $three = Between::rows([self::row(1.0), self::row(3.0), self::row(5.0)], [3], $sound);
+        self::assertGreaterThan($three[2]->sigma, $two[1]->sigma);
+        self::assertEqualsWithDelta(2.0 / sqrt(12.0), $three[2]->moves['severity'], 1e-12, 'a straight line goes on');
+        $wild = Between::rows([self::row(1.0), self::row(40.0), self::row(41.0)], [3], $sound);
+        self::assertEqualsWithDelta(1.0 / sqrt(12.0), $wild[2]->moves['severity'], 1e-12, 'the step beside it, not the jump before');
     }
 
     public function testWhatLeavesTheReadingAloneOrIsNoNumberHasNoSeverity(): void
