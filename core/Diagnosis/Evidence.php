@@ -31,6 +31,16 @@ final class Evidence
         $this->exposure = $exposure->in($measurement->state);
     }
 
+    /**
+     * The same with a table that knows more.
+     *
+     * @param \Closure(): PredictionTable $table
+     */
+    public function with(\Closure $table): self
+    {
+        return new self($this->id, $this->measurement, $this->reading, $table, $this->where, $this->exposure, $this->blunder, $this->repaired);
+    }
+
     /** Where it was read, and what. */
     public function words(): string
     {

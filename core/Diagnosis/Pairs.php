@@ -45,7 +45,8 @@ final class Pairs
             return $singles;
         }
         // Each fault by itself says which pairs are worth working out: one may hide the other. What two do at one place nobody can say before.
-        $rough = $ranker->ranked([...$hypotheses, ...$pairs]);
+        $evidence = self::apart($evidence, [...$pairs, ...$together]);
+        $rough = $ranker->among($evidence)->ranked([...$hypotheses, ...$pairs]);
         $worked = [];
         foreach ([...self::best($rough->standings), ...$together] as $pair) {
             $worked[$pair->id] ??= $pair;
@@ -175,16 +176,22 @@ final class Pairs
     {
         $sketch ??= Predictor::sketch(...);
 
-        return [] === $pairs ? $evidence : array_map(static fn (Evidence $piece): Evidence => new Evidence(
-            $piece->id,
-            $piece->measurement,
-            $piece->reading,
+        return [] === $pairs ? $evidence : array_map(static fn (Evidence $piece): Evidence => $piece->with(
             static fn (): PredictionTable => $piece->table()->with(PairRows::of($piece->table(), $sketch($house, $piece->measurement, [Hypothesis::sound(1.0), ...$pairs]), $pairs)),
-            $piece->where,
-            $piece->exposure,
-            $piece->blunder,
-            $piece->repaired,
         ), $evidence);
+    }
+
+    /**
+     * The same readings, each fault of these pairs with a severity of its own.
+     *
+     * @param list<Evidence>   $evidence
+     * @param list<Hypothesis> $pairs
+     *
+     * @return list<Evidence>
+     */
+    private static function apart(array $evidence, array $pairs): array
+    {
+        return array_map(static fn (Evidence $piece): Evidence => $piece->with(static fn (): PredictionTable => $piece->table()->withSeconds($pairs)), $evidence);
     }
 
     /**

@@ -15,8 +15,9 @@ final readonly class PredictionTable
      * @param array<string, positive-int>        $quiet   stem of what leaves the test alone => its severities
      * @param array<string, float>               $factors that rows may move with => its tail
      * @param list<array{string, string, float}> $bends   two factors, or one twice, and the second difference of the sound house's place for a deviation of both
+     * @param array<int, int>                    $seconds place of a row => of the same as the second of two faults shows it
      */
-    private function __construct(public Rows $rows, private array $places, private array $quiet, public array $factors, public array $bends)
+    private function __construct(public Rows $rows, private array $places, private array $quiet, public array $factors, public array $bends, private array $seconds = [])
     {
     }
 
@@ -119,7 +120,7 @@ final readonly class PredictionTable
             unset($places[$stem]);
         }
 
-        return new self($this->rows, $places, $quiet, $this->factors, $this->bends);
+        return new self($this->rows, $places, $quiet, $this->factors, $this->bends, $this->seconds);
     }
 
     /** These rows and those of other causes. */
@@ -138,7 +139,30 @@ final readonly class PredictionTable
             $this->quiet + array_diff_key($other->quiet, $this->places),
             $this->factors + $other->factors,
             [] === $this->bends ? $other->bends : $this->bends,
+            $this->seconds,
         );
+    }
+
+    /**
+     * The same, knowing of these pairs that each fault has a severity of its own: where only the second shows, the reading moves with the second's.
+     *
+     * @param list<Hypothesis> $pairs
+     */
+    public function withSeconds(array $pairs): self
+    {
+        $rows = $seconds = $seen = [];
+        foreach ($pairs as $pair) {
+            foreach (isset($pair->both[1]) && $this->has($pair->both[1]) ? $this->noticed($pair->both[1]) : [] as $place) {
+                $row = isset($seen[$place]) ? null : Between::second($this->rows->row($place));
+                $seen[$place] = true;
+                if (null !== $row) {
+                    $seconds[$place] = \count($this->rows) + \count($rows);
+                    $rows[] = $row;
+                }
+            }
+        }
+
+        return [] === $rows ? $this : new self($this->rows->and(Rows::of($rows)), $this->places, $this->quiet, $this->factors, $this->bends, $seconds);
     }
 
     /**
@@ -152,6 +176,7 @@ final readonly class PredictionTable
         $sound = $this->rows->kind(self::SOUND);
         $places = [];
         foreach ($this->eachWithEach($one, $other) as [$first, $second]) {
+            $second = $this->seconds[$second] ?? $second;
             $places[] = match (true) {
                 self::SOUND === $first => $second,
                 self::SOUND === $second => $first,

@@ -163,6 +163,12 @@ final class Rows implements \Countable
         if ($factors === $this->factors) {
             return $this->packed;
         }
+        $own = \count($this->factors);
+        if (0 !== $this->count() && \array_slice($factors, 0, $own) === $this->factors) {
+            $more = pack('e*', ...array_fill(0, \count($factors) - $own, \NAN));
+
+            return implode($more, str_split($this->packed, self::BYTES * (2 + $own))).$more;
+        }
         $packed = '';
         for ($place = 0; $place < $this->count(); ++$place) {
             $packed .= self::pack($this->row($place), $factors);

@@ -92,6 +92,19 @@ final class RepairsTest extends TestCase
         }
     }
 
+    public function testEachOfTwoFaultsKeepsItsOwnPlaceBetweenTheSteps(): void
+    {
+        // One leak at a step of its kind, the other halfway between two: what is left when the first is repaired moves with the second's severity.
+        [$leak, $left] = ['line-earth-leak|d', 'line-earth-leak|l2'];
+        $first = Fault::at(self::$house, 'line-earth-leak', 'd', 3e5)->change(self::$house);
+        $second = Fault::at(self::$house, 'line-earth-leak', 'l2', 3e5 * sqrt(10.0 / 3.0))->change(self::$house);
+        $before = self::evidence($first->and($second), ['insulation:ring:L–E', 'insulation-joined:ring', 'insulation:low:L–E'], []);
+        $after = self::evidence($second, ['insulation:low:L–E', 'insulation-joined:low'], [$leak]);
+        $pairs = array_values(array_filter(self::rank([...$before, ...$after], [$leak])->standings, static fn (Standing $one): bool => "$leak&$left" === $one->hypothesis->id));
+        self::assertCount(1, $pairs);
+        self::assertGreaterThan(-2.0, min([0.0, ...$pairs[0]->each]), 'each of the readings is as it should be');
+    }
+
     public function testTheComplaintThatComesBackAsksForASecondFault(): void
     {
         $fault = Fault::at(self::$house, 'line-neutral-reversed', 'c')->change(self::$house);
