@@ -46,7 +46,7 @@ final class MadeTogether
         $own = new self($house, $singles);
         $left = array_values(array_filter($named, static fn (Standing $standing): bool => !$standing->hypothesis->isRepaired));
         $found = [];
-        foreach (\array_slice($left, 0, self::LEADERS) as $leader) {
+        foreach ([...\array_slice($left, 0, self::LEADERS), ...self::namesakes($named, \array_slice($left, self::LEADERS))] as $leader) {
             $slips = $own->slips($leader);
             array_push($found, ...$own->beside($leader, $leader->likeliestSeverity(), $slips, $left));
             foreach (self::standIns($leader, $left) as $other) {
@@ -55,6 +55,25 @@ final class MadeTogether
         }
 
         return $found;
+    }
+
+    /**
+     * A repair that did not help led with what a second fault made of the first: the same at the other end of the cable, say, may be it.
+     *
+     * @param list<Standing> $named
+     * @param list<Standing> $left  not repaired, likeliest first
+     *
+     * @return list<Standing> of the kind of what was repaired and on its conductor, the likeliest for each
+     */
+    private static function namesakes(array $named, array $left): array
+    {
+        $found = [];
+        foreach ($named as $one) {
+            $near = $one->hypothesis->isRepaired ? array_filter($left, static fn (Standing $other): bool => $other->hypothesis->kind === $one->hypothesis->kind && [] !== array_intersect($other->hypothesis->site->things ?? [], $one->hypothesis->site->things ?? [])) : [];
+            $found += [] === $near ? [] : [array_key_first($near) => reset($near)];
+        }
+
+        return array_values($found);
     }
 
     /**

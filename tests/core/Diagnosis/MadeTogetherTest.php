@@ -103,6 +103,19 @@ final class MadeTogetherTest extends TestCase
         self::assertContains('line-earth-swapped|bench&line-neutral-fault|pump-box', array_map(static fn (array $two): string => Hypothesis::pair($two[0], $two[1], 1.0)->id, MadeTogether::partners($house, $singles, $named)));
     }
 
+    public function testARepairThatDidNotHelpIsTriedAtTheOtherEndWithASecondFaultBesideIt(): void
+    {
+        // The earth is open at the near end of the pump's cable, and a leak at its box puts the supply on it; the far end, which explains the readings alone, has been made good.
+        $house = Houses::demo('rod-and-outbuilding');
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['none']));
+        $pair = 'line-earth-leak|pump-box&open-cpc|pump-1/E@1';
+        $before = self::evidence($house, [['plug-in-check:bench.right', '110'], ['polarity-live:bench.right:L-E', '219.4'], ['polarity-live:bench.right:N-E', '1.78'], ['polarity-live:pump-box:N-E', '217.6'], ['polarity-live:pump-box:L-E', '0.00'], ['zs:pump-box:L-E', 'no supply']], $space);
+        self::assertLessThan(0.1, Pairs::rank($house, $space, $before)->probability($pair));
+        $mended = array_map(static fn (Hypothesis $one): Hypothesis => $one->after(['open-cpc|pump-1/E@2']), $space);
+        $after = Pairs::rank($house, $mended, [...$before, ...self::evidence($house, [['polarity-live:pump-box:L-E', '0.01'], ['polarity-live:pump-box:L-E', '0.01']], $space, ['open-cpc|pump-1/E@2'])]);
+        self::assertGreaterThan(0.8, $after->probability($pair));
+    }
+
     /**
      * The readings, and that the devices before them stayed closed.
      *
