@@ -7,6 +7,7 @@ namespace YellowProbe\Diagnosis;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Fault\UnlistedLoad;
+use YellowProbe\Installation\Circuit;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Protection;
@@ -32,6 +33,7 @@ final class HypothesisSpace
         $findings = array_map(static fn (array $found): array => [$rates->found($found[0]), $found[1]], $story->findings);
         $behind = self::behind($house, $story->tripped);
         $rooms = array_map($rates->inRoom(...), $house->places);
+        $lit = self::lit($house);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -43,7 +45,7 @@ final class HypothesisSpace
                 continue;
             }
             $asks = $noticed[$slug] ?? Noticed::always();
-            $weight = array_map(static fn (FaultSite $site): float => $site->weight * $asks->on($site->role) * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
+            $weight = array_map(static fn (FaultSite $site): float => $site->weight * $asks->on($site->role, isset($lit[$site->circuit ?? ''])) * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
             $weights = array_sum($weight);
             $logs = array_map(log(...), $asks->shares($kind->severities()));
             $comes = [] === $kind->conditions() ? 0.0 : $atTimes;
@@ -84,6 +86,18 @@ final class HypothesisSpace
         }
 
         return $places;
+    }
+
+    /** @return array<string, true> circuits that light something, and those that feed them; all where nothing says which */
+    private static function lit(House $house): array
+    {
+        $own = [];
+        foreach ([...$house->partsOfKind('light'), ...$house->partsOfKind('switch')] as $part) {
+            $own[$house->circuitOfPart($part->id) ?? ''] = true;
+        }
+        $lit = array_filter($house->circuits, static fn (Circuit $circuit): bool => [] === $own || [] !== array_filter(array_keys($own), static fn (string $other): bool => $other === $circuit->id || (isset($house->circuits[$other]) && Protection::isFed($house, $other, $circuit->id))));
+
+        return array_fill_keys(array_keys($lit), true);
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class Noticed
 {
     private const RARER = 2;
 
-    /** @param non-empty-list<array{float, float, float, array<string, float>}> $parts share, from and up to how many Ω, factor by role */
+    /** @param non-empty-list<array{float, float, float, array<string, float>, float}> $parts share, from and up to how many Ω, factor by role and on a circuit without a light */
     private function __construct(private array $parts)
     {
     }
@@ -25,13 +25,13 @@ final readonly class Noticed
     /** Whatever it is like, as at an inspection. */
     public static function always(): self
     {
-        return new self([[1.0, 0.0, \INF, []]]);
+        return new self([[1.0, 0.0, \INF, [], 1.0]]);
     }
 
-    /** @param Attributes $asks "fromOhms", "upToOhms", "conductors": factor by role; none of them has to be there */
+    /** @param Attributes $asks "fromOhms", "upToOhms", "conductors": factor by role, "withoutLights": factor on circuits that light nothing; none of them has to be there */
     public static function of(Attributes $asks): self
     {
-        return new self([[1.0, $asks->positive('fromOhms', 0.0), $asks->has('upToOhms') ? $asks->positive('upToOhms') : \INF, $asks->object('conductors')->positives()]]);
+        return new self([[1.0, $asks->positive('fromOhms', 0.0), $asks->has('upToOhms') ? $asks->positive('upToOhms') : \INF, $asks->object('conductors')->positives(), $asks->positive('withoutLights', 1.0)]]);
     }
 
     /**
@@ -44,8 +44,8 @@ final readonly class Noticed
         $sum = array_sum(array_column($each, 0));
         $parts = [];
         foreach ($each as [$weight, $noticed]) {
-            foreach ($noticed->parts as [$share, $from, $upTo, $conductors]) {
-                $parts[] = [$share * $weight / $sum, $from, $upTo, $conductors];
+            foreach ($noticed->parts as [$share, $from, $upTo, $conductors, $withoutLights]) {
+                $parts[] = [$share * $weight / $sum, $from, $upTo, $conductors, $withoutLights];
             }
         }
 
@@ -71,9 +71,9 @@ final readonly class Noticed
         return $shares;
     }
 
-    /** How often against other places of the kind; 1 where it is of no one conductor. */
-    public function on(?Role $role): float
+    /** How often against other places of the kind, by the conductor and whether its circuit lights anything; 1 where it is of no one conductor. */
+    public function on(?Role $role, bool $lights): float
     {
-        return null === $role ? 1.0 : array_sum(array_map(static fn (array $part): float => $part[0] * ($part[3][$role->value] ?? 1.0), $this->parts));
+        return null === $role ? 1.0 : array_sum(array_map(static fn (array $part): float => $part[0] * ($part[3][$role->value] ?? 1.0) * ($lights ? 1.0 : $part[4]), $this->parts));
     }
 }

@@ -23,7 +23,7 @@ final readonly class AccessoryContact extends NamedFault
         $sites = [];
         foreach (Outlets::all($house) as [$part, $outlet]) {
             foreach (self::POLES as $pole => $words) {
-                $sites[] = new FaultSite("$part->id.$outlet-$pole", [$part->element("$outlet-$pole")], [$part->place], "$words contact of $part->name", role: Role::from($pole));
+                $sites[] = new FaultSite("$part->id.$outlet-$pole", [$part->element("$outlet-$pole")], [$part->place], "$words contact of $part->name", role: Role::from($pole), circuit: $house->circuitOfPart($part->id));
             }
         }
 

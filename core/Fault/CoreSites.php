@@ -21,7 +21,7 @@ final class CoreSites
         foreach ($cables as $cable) {
             foreach ($cable->cores as $core) {
                 if (null !== $cable->circuit && \in_array($core->role, $roles, true)) {
-                    array_push($sites, ...self::ends($house, $core));
+                    array_push($sites, ...self::ends($house, $core, $cable->circuit));
                 }
             }
         }
@@ -30,14 +30,14 @@ final class CoreSites
     }
 
     /** @return list<FaultSite> */
-    private static function ends(House $house, Core $core): array
+    private static function ends(House $house, Core $core, string $circuit): array
     {
         $sites = [];
         foreach ([1, 2] as $end) {
             $terminal = $core->ends[$end - 1];
             if (null !== $terminal) {
                 $joint = $core->joint($end);
-                $sites[] = new FaultSite($joint, [$core->element(), $joint], [$house->partOf($terminal)->place], 'in '.Labels::joint($house, $joint), role: $core->role);
+                $sites[] = new FaultSite($joint, [$core->element(), $joint], [$house->partOf($terminal)->place], 'in '.Labels::joint($house, $joint), role: $core->role, circuit: $circuit);
             }
         }
 

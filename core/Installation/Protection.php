@@ -29,9 +29,13 @@ final class Protection
     /** @return list<string> a circuit, those that are fed through its device, as an outbuilding's board is, and those that it is fed through */
     public static function inLine(House $house, string $circuit): array
     {
-        $isFed = static fn (string $fed, string $by): bool => \in_array($house->circuits[$by]->way, array_map(static fn (Part $device): string => $device->id, self::devices($house, $fed)), true);
+        return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || self::isFed($house, $other, $circuit) || self::isFed($house, $circuit, $other)));
+    }
 
-        return array_values(array_filter(BoardEnds::circuits($house), static fn (string $other): bool => $other === $circuit || $isFed($other, $circuit) || $isFed($circuit, $other)));
+    /** Whether a circuit is fed through the device of another. */
+    public static function isFed(House $house, string $fed, string $by): bool
+    {
+        return \in_array($house->circuits[$by]->way, array_map(static fn (Part $device): string => $device->id, self::devices($house, $fed)), true);
     }
 
     /** @return list<string> devices between one and the supply */

@@ -36,9 +36,11 @@ final class NoticedTest extends TestCase
         $mixed = Noticed::mixed([[3.0, Noticed::of(new Attributes(['fromOhms' => 1.0, 'conductors' => ['E' => 0.02]], ''))], [1.0, Noticed::always()]]);
         // 0.01 and 1 of 1.01 three times out of four, halves in the fourth.
         self::assertEqualsWithDelta([0.75 * 0.01 / 1.01 + 0.125, 0.75 / 1.01 + 0.125], $mixed->shares([0.1, 1.0]), 1e-12);
-        self::assertEqualsWithDelta(0.75 * 0.02 + 0.25, $mixed->on(Role::Earth), 1e-12);
-        self::assertSame(1.0, $mixed->on(Role::Line));
-        self::assertSame(1.0, $mixed->on(null), 'of no one conductor');
+        self::assertEqualsWithDelta(0.75 * 0.02 + 0.25, $mixed->on(Role::Earth, true), 1e-12);
+        self::assertSame(1.0, $mixed->on(Role::Line, true));
+        self::assertSame(1.0, $mixed->on(null, true), 'of no one conductor');
+        $lamps = Noticed::of(new Attributes(['conductors' => ['E' => 0.02], 'withoutLights' => 0.1], ''));
+        self::assertEqualsWithDelta([1.0, 0.1, 0.002, 1.0], [$lamps->on(Role::Line, true), $lamps->on(Role::Line, false), $lamps->on(Role::Earth, false), $lamps->on(null, false)], 1e-12);
     }
 
     public function testTheDataAskOnlyWhatAKindCanAnswer(): void
@@ -76,6 +78,8 @@ final class NoticedTest extends TestCase
         $joint = 'high-resistance-joint|up-r2/';
         self::assertEqualsWithDelta(0.02, $flicker["{$joint}E@2"]->prior / $flicker["{$joint}N@2"]->prior, 1e-9);
         self::assertEqualsWithDelta(1.0, $none["{$joint}E@2"]->prior / $none["{$joint}N@2"]->prior, 1e-9);
+        self::assertEqualsWithDelta(0.15, $flicker['high-resistance-joint|ring-r2/N@2']->prior / $flicker["{$joint}N@2"]->prior, 1e-9, 'a ring of sockets, and lights');
+        self::assertEqualsWithDelta(1.0, $none['high-resistance-joint|ring-r2/N@2']->prior / $none["{$joint}N@2"]->prior, 1e-9);
         $sum = static fn (array $all): float => array_sum(array_map(static fn (Hypothesis $one): float => 'high-resistance-joint' === $one->kind?->slug() ? $one->prior : 0.0, $all));
         self::assertEqualsWithDelta(Houses::rates()->given(new Story(['flicker']))['high-resistance-joint'], $sum($flicker), 1e-12, 'the kind itself is as likely as it was');
 
@@ -91,6 +95,20 @@ final class NoticedTest extends TestCase
         self::assertEqualsWithDelta(self::often($flicker["{$joint}N@2"]), $ranked->severities, 1e-12, 'before anything is read');
         $coming = array_values(array_filter($standing, static fn ($one): bool => "{$joint}N@2|at-times" === $one->hypothesis->id))[0];
         self::assertEqualsWithDelta(self::often($flicker["{$joint}N@2"])[0] / self::often($flicker["{$joint}N@2"])[6], $coming->severities[0] / $coming->severities[6], 1e-9);
+    }
+
+    public function testWhereNothingSaysWhichCircuitLightsAllDo(): void
+    {
+        // As often beside the other as at an inspection, where no complaint weighs: what rooms do is in both.
+        $weighed = static function (string $house, string $one, string $other): float {
+            [$flicker, $none] = array_map(static fn (string $symptom): array => array_column(array_map(static fn (Hypothesis $own): array => [$own->id, $own->prior], HypothesisSpace::of(Houses::demo($house), Houses::rates(), new Story([$symptom]))), 1, 0), ['flicker', Story::INSPECTION]);
+
+            return $flicker[$one] / $flicker[$other] / ($none[$one] / $none[$other]);
+        };
+        self::assertEqualsWithDelta(1.0, $weighed('rod-and-outbuilding', 'high-resistance-joint|to-shed/L@2', 'high-resistance-joint|pump-1/L@2'), 1e-9);
+        // A switch says so as well as a light does.
+        self::assertEqualsWithDelta(0.15, $weighed('panel-with-multiwire', 'high-resistance-joint|yard-1/L@2', 'high-resistance-joint|den-1/L@2'), 1e-9);
+        self::assertEqualsWithDelta(0.15, $weighed('panel-with-multiwire', 'accessory-contact|yard.lower-N', 'accessory-contact|den.top-N'), 1e-9);
     }
 
     public function testSomeOfTheSeveritiesCountAsTheyDoAmongAll(): void
