@@ -11,7 +11,7 @@ use YellowProbe\Instrument\ReadingFormat;
 final readonly class Suspect
 {
     /** Of the likeliest: below it a place is told apart from it. */
-    private const LESS = 0.1;
+    private const LESS = 0.25;
 
     public float $probability;
 
@@ -73,7 +73,7 @@ final readonly class Suspect
         return $where;
     }
 
-    /** Of where it may be, how many are as likely as the likeliest, or no less than a tenth of that: nothing that was told or read parts them. */
+    /** Of where it may be, how many are as likely as the likeliest, or no less than a quarter of that: nothing that was told or read parts them. */
     public function alike(): int
     {
         $words = [];

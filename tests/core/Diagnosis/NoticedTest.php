@@ -86,9 +86,9 @@ final class NoticedTest extends TestCase
         // 0.05 Ω of 0.05, 0.15, and 0.4 and more: 1/64, 9/64 and five times 1.
         self::assertEqualsWithDelta(1 / 64 / (5.0 + 10 / 64), self::often($flicker["{$joint}N@2"])[0], 1e-9);
         $standing = Ranker::rank(array_values($flicker), [])->standings;
-        // On the page an earth is no place like the others.
+        // On the page an earth is no place like the others, nor is a joint of the ring.
         $joints = array_values(array_filter(Ranker::rank(array_values($flicker), [])->suspects(), static fn (Suspect $one): bool => 'high-resistance-joint' === $one->lead()->hypothesis->kind?->slug()))[0];
-        $carrying = array_filter(array_keys($joints->where()), static fn (string $words): bool => !str_contains($words, 'earth'));
+        $carrying = array_filter(array_keys($joints->where()), static fn (string $words): bool => !str_contains($words, 'earth') && 1 === preg_match('/Lights/', $words));
         self::assertGreaterThan(\count($carrying), \count($joints->where()));
         self::assertSame(\count($carrying), $joints->alike());
         $ranked = array_values(array_filter($standing, static fn ($one): bool => "{$joint}N@2" === $one->hypothesis->id))[0];
