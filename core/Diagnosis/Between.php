@@ -67,14 +67,6 @@ final class Between
         return $moved;
     }
 
-    /** A row of a single fault as the second of two shows it; null where no severity moves it. */
-    public static function second(Row $row): ?Row
-    {
-        [$own, $other] = self::FACTORS;
-
-        return isset($row->moves[$own]) ? new Row($row->shown, $row->z, $row->sigma, array_diff_key($row->moves, [$own => 0.0]) + [$other => $row->moves[$own]]) : null;
-    }
-
     /** How far the reading goes from one severity to the next; null where one of them is no number. */
     private static function step(Row $from, Row $to): ?float
     {

@@ -150,19 +150,14 @@ final readonly class PredictionTable
      */
     public function withSeconds(array $pairs): self
     {
-        $rows = $seconds = $seen = [];
+        $places = [];
         foreach ($pairs as $pair) {
-            foreach (isset($pair->both[1]) && $this->has($pair->both[1]) ? $this->noticed($pair->both[1]) : [] as $place) {
-                $row = isset($seen[$place]) ? null : Between::second($this->rows->row($place));
-                $seen[$place] = true;
-                if (null !== $row) {
-                    $seconds[$place] = \count($this->rows) + \count($rows);
-                    $rows[] = $row;
-                }
-            }
+            $second = $pair->both[1] ?? $pair;
+            $places += $this->has($second) ? array_flip($this->noticed($second)) : [];
         }
+        [$rows, $seconds] = $this->rows->moved(array_keys($places), ...Between::FACTORS);
 
-        return [] === $rows ? $this : new self($this->rows->and(Rows::of($rows)), $this->places, $this->quiet, $this->factors, $this->bends, $seconds);
+        return new self($rows, $this->places, $this->quiet, $this->factors, $this->bends, $seconds);
     }
 
     /**

@@ -73,6 +73,41 @@ final class Rows implements \Countable
         return new self($this->kinds.$other->kinds, [...$this->zs, ...$other->zs], [...$this->sigmas, ...$other->sigmas], [...$this->squares, ...$other->squares], $factors, $this->packedFor($factors).$other->packedFor($factors), $levels);
     }
 
+    /**
+     * These rows, and behind them those of some places that a factor moves, moved by another in its stead.
+     *
+     * @param list<int> $places
+     *
+     * @return array{self, array<int, int>} and where each of them is found
+     */
+    public function moved(array $places, string $factor, string $other): array
+    {
+        $from = array_search($factor, $this->factors, true);
+        if (false === $from) {
+            return [$this, []];
+        }
+        $factors = \in_array($other, $this->factors, true) ? $this->factors : [...$this->factors, $other];
+        $at = static fn (int $which): int => self::BYTES * (2 + $which);
+        [$taken, $given, $width, $none] = [$at($from), $at((int) array_search($other, $factors, true)), $at(\count($factors)), pack('e', \NAN)];
+        [$kinds, $zs, $sigmas, $squares, $packed, $levels] = [$this->kinds, $this->zs, $this->sigmas, $this->squares, $this->packedFor($factors), $this->levels];
+        $found = [];
+        foreach ($places as $place) {
+            $row = substr($packed, $width * $place, $width);
+            $move = substr($row, $taken, self::BYTES);
+            if ($move === $none) {
+                continue;
+            }
+            $found[$place] = \count($zs);
+            $kinds .= $kinds[$place];
+            $zs[] = $zs[$place];
+            $sigmas[] = $sigmas[$place];
+            $squares[] = $squares[$place];
+            $packed .= substr_replace(substr_replace($row, $move, $given, self::BYTES), $none, $taken, self::BYTES);
+        }
+
+        return [new self($kinds, $zs, $sigmas, $squares, $factors, $packed, $levels, $this->made), $found];
+    }
+
     public function row(int $place): Row
     {
         return $this->made[$place] ??= $this->make($place);

@@ -38,6 +38,26 @@ final class RowsTest extends TestCase
         self::assertEqualsWithDelta([0.09, 0.0, 0.0, 0.0, 0.04], $joined->freed(['length' => 0]), 1e-12);
     }
 
+    public function testARowMovedByAnotherFactorStandsBehindAsItWasOtherwise(): void
+    {
+        $own = [new Row(Shown::value(0.5, 2.0), 1.0, 0.1, ['severity' => 0.3, 'supply' => -0.4]), new Row(Shown::nothing(), 0.0, 1.0, []), new Row(Shown::over(3e3), 7.0, 0.2, ['severity' => 0.6])];
+        foreach ([Rows::of($own), unserialize(serialize(Rows::of($own)))] as $rows) {
+            self::assertInstanceOf(Rows::class, $rows);
+            [$more, $found] = $rows->moved([2, 1, 0], 'severity', 'other severity');
+            self::assertSame([2 => 3, 0 => 4], $found, 'what the factor does not move is left alone');
+            self::assertCount(5, $more);
+            self::assertEqualsCanonicalizing($own[0]->moves, $more->row(0)->moves);
+            self::assertEqualsCanonicalizing(['supply' => -0.4, 'other severity' => 0.3], $more->row(4)->moves);
+            self::assertSame(['other severity' => 0.6], $more->row(3)->moves);
+            self::assertSame([1.0, 0.1, 0.5, 2.0], [$more->row(4)->z, $more->row(4)->sigma, $more->row(4)->shown->value, $more->row(4)->shown->through]);
+            self::assertSame(ShownKind::Over, $more->kind(3));
+            // 0.3² + 0.4², and with the other severity alone free.
+            self::assertEqualsWithDelta(0.25, $more->reach(4), 1e-12);
+            self::assertEqualsWithDelta([0.0, 0.0, 0.0, 0.36, 0.09], $more->freed(['other severity' => 0]), 1e-12);
+        }
+        self::assertSame([], Rows::of($own)->moved([0], 'load', 'other severity')[1]);
+    }
+
     public function testATableJoinsAnotherAtTheSoundRow(): void
     {
         $row = static fn (float $z): Row => new Row(Shown::value($z), $z, 0.1, []);
