@@ -93,13 +93,18 @@ final class Ranking
 
     public function probability(string $hypothesisId): float
     {
+        return $this->standing($hypothesisId)->probability ?? 0.0;
+    }
+
+    public function standing(string $hypothesisId): ?Standing
+    {
         foreach ($this->standings as $standing) {
             if ($standing->hypothesis->id === $hypothesisId) {
-                return $standing->probability;
+                return $standing;
             }
         }
 
-        return 0.0;
+        return null;
     }
 
     /**

@@ -13,6 +13,9 @@ final readonly class Suspect
     /** Of the likeliest: below it a place is told apart from it. */
     private const LESS = 0.25;
 
+    /** Nats: what a reading prefers by less is not worth a word. */
+    private const SLIGHT = 0.1;
+
     public float $probability;
 
     /** @param non-empty-list<Standing> $standings likeliest first */
@@ -109,8 +112,8 @@ final readonly class Suspect
         $reasons = [];
         foreach ($this->ranking->evidence as $at => $piece) {
             $nats = $this->lead()->each[$at] - $this->others($at);
-            if (abs($nats) >= 0.1) {
-                $reasons[] = ['observation' => $piece->id, 'nats' => $nats, 'sentence' => $this->sentence($piece)];
+            if (abs($nats) >= self::SLIGHT) {
+                $reasons[] = ['observation' => $piece->id, 'nats' => $nats, 'sentence' => $this->sentence($at, $nats)];
             }
         }
         usort($reasons, static fn (array $a, array $b): int => abs($b['nats']) <=> abs($a['nats']));
@@ -129,8 +132,9 @@ final readonly class Suspect
         return log(max($sum, 1e-300) / max($weight, 1e-300));
     }
 
-    private function sentence(Evidence $piece): string
+    private function sentence(int $at, float $nats): string
     {
+        $piece = $this->ranking->evidence[$at];
         $instrument = $piece->measurement->instrument;
         $sound = ReadingFormat::shown($piece->table()->sound()->shown, $instrument);
         $read = $piece->words();
@@ -139,7 +143,12 @@ final readonly class Suspect
         }
         $rows = $piece->table()->rows($this->lead()->hypothesis);
         $with = ReadingFormat::shown($rows[$this->lead()->severityShown($piece->exposure->conditions)]->shown, $instrument);
+        $nothing = $this->ranking->standing(Hypothesis::SOUND);
+        if ($with !== $sound && (null === $nothing || abs($this->lead()->each[$at] - $nothing->each[$at]) >= self::SLIGHT)) {
+            return \sprintf('%s; with this it would be %s, without %s.', $read, $with, $sound);
+        }
 
-        return $with === $sound ? \sprintf('%s; %s with and without this.', $read, $with) : \sprintf('%s; with this it would be %s, without %s.', $read, $with, $sound);
+        // It says nothing of this cause itself, only of what else there might be.
+        return \sprintf('%s; %s with and without this, other causes fit it %s.', $read, $sound, $nats > 0 ? 'worse' : 'better');
     }
 }
