@@ -22,8 +22,8 @@ use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\Prospect;
 use YellowProbe\Diagnosis\Ranking;
-use YellowProbe\Diagnosis\Row;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
@@ -41,14 +41,10 @@ use YellowProbe\Procedure\Occupants;
 final readonly class DiagnosisViews
 {
     private const MOST_SUSPECTS = 8;
-    private const LEADING = 4;
-    private const MOST_CAUSES = 40;
+    private const MOST_OUTCOMES = 4;
     /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements. */
     private const SHOWN_SHARE = 0.01;
     private const MOST_STEPS = 8;
-
-    /** Of a cause, how likely a severity has to be for what it shows to be listed. */
-    private const SHOWN_OF_CAUSE = 0.01;
     private const MOST_PLACES = 6;
 
     public function __construct(private Kept $kept)
@@ -176,8 +172,7 @@ final readonly class DiagnosisViews
     }
 
     /**
-     * What the tester would show under the causes that still matter: one line for each thing that it can tell from the
-     * others, with the likeliest cause that shows it and the weight of all that do.
+     * What the tester would show under the causes that still matter.
      *
      * @param list<Condition> $forced what is done meanwhile to bring out what comes and goes
      *
@@ -185,35 +180,13 @@ final readonly class DiagnosisViews
      */
     private function outcomes(House $house, Measurement $measurement, Ranking $ranking, array $forced): array
     {
-        $by = (new Exposure(0, $forced))->in($measurement->state)->conditions;
-        $standings = array_values(array_filter(\array_slice($ranking->standings, 0, self::MOST_CAUSES), static fn (Standing $standing): bool => Hypothesis::ELSE !== $standing->hypothesis->id && $standing->probability > 1e-4));
-        $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], $standings))])->after($ranking->repaired);
-        /** @var list<array{row: Row, weight: float, causes: array<string, true>}> $groups */
-        $groups = [];
-        foreach ($standings as $standing) {
-            $noticed = $table->noticed($standing->hypothesis);
-            foreach ($standing->atoms($by) as [$atom, $share]) {
-                if ($share < self::SHOWN_OF_CAUSE) {
-                    continue;
-                }
-                $row = $table->rows->row($atom->place($noticed, [] !== $by));
-                $at = 0;
-                while (isset($groups[$at]) && !(new Expectation($groups[$at]['row'], $measurement->instrument))->hides($row)) {
-                    ++$at;
-                }
-                $groups[$at] ??= ['row' => $row, 'weight' => 0.0, 'causes' => []];
-                $groups[$at]['weight'] += $standing->probability * $share;
-                $groups[$at]['causes'][$standing->hypothesis->words()] = true;
-            }
-        }
-        usort($groups, static fn (array $a, array $b): int => $b['weight'] <=> $a['weight']);
-        $views = [];
-        foreach (\array_slice($groups, 0, self::LEADING) as $group) {
-            $words = array_map(strval(...), array_keys($group['causes']));
-            $others = \count($words) - 1;
-            $views[] = new OutcomeView($words[0].($others > 0 ? \sprintf(', or %d other%s', $others, 1 === $others ? '' : 's') : ''), ReadingFormat::shown($group['row']->shown, $measurement->instrument), $group['weight']);
-        }
+        $causes = array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], Prospect::causes($ranking)));
+        $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...$causes])->after($ranking->repaired);
+        $prospects = Prospect::of($ranking, $table, $measurement->instrument, (new Exposure(0, $forced))->in($measurement->state)->conditions);
 
-        return $views;
+        return array_map(
+            static fn (Prospect $prospect): OutcomeView => new OutcomeView($prospect->words, ReadingFormat::shown($prospect->row->shown, $measurement->instrument), $prospect->weight),
+            \array_slice($prospects, 0, self::MOST_OUTCOMES),
+        );
     }
 }

@@ -890,13 +890,14 @@ export interface components {
             value: string;
             words: string;
         };
-        /** @description What a cause would make a tester show. */
+        /** @description One thing that a tester may show, told apart from the others, with the causes that would show it. */
         OutcomeView: {
+            /** @description The kind of fault that shows it likeliest, where it would be, and how many kinds besides. */
             cause: string;
             shows: string;
             /**
              * Format: float
-             * @description Of the cause now.
+             * @description Of all causes that show it.
              */
             probability: number;
         };

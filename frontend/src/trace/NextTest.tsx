@@ -128,7 +128,7 @@ export function Outcomes({ outcomes }: { outcomes: Schemas['OutcomeView'][] }) {
                 <div key={outcome.shows} className="grid grid-cols-[6.5rem_1fr] gap-x-3">
                     <dt className="font-mono font-bold">{outcome.shows}</dt>
                     <dd>
-                        {outcome.cause} <span className="text-soft">({percent(outcome.probability)} %)</span>
+                        {outcome.cause} <span className="whitespace-nowrap text-soft">({percent(outcome.probability)} %)</span>
                     </dd>
                 </div>
             ))}

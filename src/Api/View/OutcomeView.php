@@ -6,16 +6,16 @@ namespace App\Api\View;
 
 use OpenApi\Attributes as OA;
 
-/** What a cause would make a tester show. */
+/** One thing that a tester may show, told apart from the others, with the causes that would show it. */
 #[OA\Schema(required: ['cause', 'shows', 'probability'])]
 final readonly class OutcomeView
 {
     public function __construct(
-        #[OA\Property]
+        #[OA\Property(description: 'The kind of fault that shows it likeliest, where it would be, and how many kinds besides.')]
         public string $cause,
         #[OA\Property]
         public string $shows,
-        #[OA\Property(description: 'Of the cause now.')]
+        #[OA\Property(description: 'Of all causes that show it.')]
         public float $probability,
     ) {
     }
