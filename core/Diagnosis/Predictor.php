@@ -10,6 +10,7 @@ use YellowProbe\Installation\Factors;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\ComplaintTrial;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\ShownKind;
@@ -19,7 +20,7 @@ use YellowProbe\Instrument\Unit;
 final class Predictor
 {
     /** Raised whenever a prediction may change, so that stored tables are not mixed. */
-    public const VERSION = '39';
+    public const VERSION = '40';
 
     /** Spreads of what one reading shows (volts on a lamp) within which a cause's row is the sound house's, or moves as it does. */
     private const SAME = 1e-3;
@@ -61,10 +62,11 @@ final class Predictor
             $base->prepare();
         }
         $shifted = $bends = [];
+        $read = ($measurement->instrument instanceof DeviceWatch ? new Wavering($house, $measurement->instrument, $base) : $base)->read(...);
         [$spreads, $bent] = Dependence::telling($display, self::placed($display, $base->read(), [], 0.0), $base, $spreads, $measurement->circuits($house));
         $probe = null;
         if ($sketched) {
-            $sound = self::placed($display, $base->read(), self::leaning($display, $base, $spreads), 0.0);
+            $sound = self::placed($display, $read(), self::leaning($display, $base, $spreads), 0.0);
         } else {
             foreach ($spreads as $factor => $spread) {
                 $shifted[$factor] = $base->off(new Factors([$factor => $spread]));
@@ -76,12 +78,12 @@ final class Predictor
             $probe = Probe::of($house, $base, \count($hypotheses) >= self::MANY);
             [$bends, $curved] = Curvature::of($display, self::placed($display, $base->read(), [], 0.0), $base, $shifted, $spreads, static fn (array $logs): Shown => $base->off(new Factors($logs))->read());
             $bent = hypot($bent, $curved);
-            $sound = self::row($display, $base->read(), $shifted, null, $bent);
+            $sound = self::row($display, $read(), $shifted, null, $bent);
         }
         /** @var \SplObjectStorage<Change, Row> $known */
         $known = new \SplObjectStorage();
         $changes = Changes::in($house);
-        $row = static fn (?Change $change, ?Row $between = null): Row => null === $change ? $sound : $known[$change] ??= self::faulted($display, $base->read($change), $shifted, $change, $sound, $sketched, $bent, $probe, $between);
+        $row = static fn (?Change $change, ?Row $between = null): Row => null === $change ? $sound : $known[$change] ??= self::faulted($display, $read($change), $shifted, $change, $sound, $sketched, $bent, $probe, $between);
         $rows = [];
         foreach ($hypotheses as $hypothesis) {
             if (Hypothesis::ELSE === $hypothesis->id || isset($rows[$hypothesis->stem])) {

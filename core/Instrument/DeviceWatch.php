@@ -59,9 +59,17 @@ final readonly class DeviceWatch extends Witness
         return $shown->levels[0] >= 1.0 ? self::TRIPS : self::HOLDS;
     }
 
+    /** @param float $spread of its logarithm, by what is uncertain about the house: one standard deviation */
+    public function level(float $level, float $spread = 0.0): Shown
+    {
+        return Shown::levels([$level, $spread * $level]);
+    }
+
     public function probability(Shown $shown, string $pattern): float
     {
-        $opens = 1.0 / (1.0 + exp(max(-700.0, min(700.0, -1.702 * ($shown->levels[0] - 1.0) / self::SPREAD))));
+        $level = $shown->levels[0];
+        $spread = hypot(self::SPREAD, ($shown->levels[1] ?? 0.0) / max($level, 1e-9));
+        $opens = 1.0 / (1.0 + exp(max(-700.0, min(700.0, -1.702 * log(max($level, 1e-9)) / $spread))));
         $trips = self::MISS + (1.0 - 2.0 * self::MISS) * $opens;
 
         return self::TRIPS === $pattern ? $trips : 1.0 - $trips;
