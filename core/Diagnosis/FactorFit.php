@@ -17,6 +17,10 @@ final readonly class FactorFit
 
     /** Passes more for which a reading is followed whatever it is. */
     private const FOLLOWED = 2;
+
+    /** The same beside those that are explained already: a source grows by its exponent, and lines lead to it in steps. */
+    private const HELD = 6;
+
     private const BETTER = 0.01;
 
     /** Share of its whole weight below which a reading counts as a blunder. */
@@ -58,11 +62,14 @@ final readonly class FactorFit
                     continue;
                 }
                 $tried[$key] = true;
-                $other = $this->settled($terms, $best[1], array_fill_keys($followed, true));
-                if ($other[0]->log > $best[0]->log + self::BETTER) {
-                    $best = $other;
-                    $better = true;
-                    break;
+                // Let go of, what the factors explain now draws them back or is lost half-way; held, it may bar the way.
+                foreach ([self::FOLLOWED => [], self::HELD => $this->explained($terms, $best[1])] as $passes => $held) {
+                    $other = $this->settled($terms, $best[1], array_fill_keys([...$followed, ...$held], true), $passes);
+                    if ($other[0]->log > $best[0]->log + self::BETTER) {
+                        $best = $other;
+                        $better = true;
+                        break 2;
+                    }
                 }
             }
         }
@@ -102,21 +109,35 @@ final readonly class FactorFit
     }
 
     /**
+     * Readings that draw on the factors where these are.
+     *
+     * @param array<int, Term>  $terms
+     * @param array<int, float> $theta
+     *
+     * @return list<int>
+     */
+    private function explained(array $terms, array $theta): array
+    {
+        return array_values(array_filter(array_keys($this->cells), fn (int $i): bool => $this->cells[$i]->isNumber && [] !== $terms[$i]->at && $this->cells[$i]->weighed($terms[$i]->z + $terms[$i]->moved($theta), $terms[$i]->variance)[0] * $terms[$i]->variance >= self::DRAWN));
+    }
+
+    /**
      * Reweighted least squares from where the factors are.
      *
      * @param array<int, Term>  $terms by reading
      * @param array<int, float> $theta
      * @param array<int, true>|null $followed readings that are no blunders at first; none where at first each is followed as far as the factors could explain it at all, null where as far as they do
+     * @param int               $for      passes for which they are none
      *
      * @return array{LikelihoodResult, array<int, float>}
      */
-    private function settled(array $terms, array $theta, ?array $followed): array
+    private function settled(array $terms, array $theta, ?array $followed, int $for = self::FOLLOWED): array
     {
         $n = \count($theta);
         $triangle = [];
-        for ($pass = 0, $passes = self::PASSES + (null === $followed || [] === $followed ? 0 : self::FOLLOWED); $pass < $passes; ++$pass) {
+        for ($pass = 0, $passes = self::PASSES + (null === $followed || [] === $followed ? 0 : $for); $pass < $passes; ++$pass) {
             $before = $theta;
-            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < self::FOLLOWED ? $followed ?? [] : []);
+            [$matrix, $right] = $this->system($terms, $theta, [] === $followed && 0 === $pass, $pass < $for ? $followed ?? [] : []);
             $triangle = Triangle::of($matrix, $n);
             $theta = Triangle::solve($triangle, $right, $n);
             $moved = 0.0;
