@@ -62,14 +62,15 @@ final readonly class FactorFit
                     continue;
                 }
                 $tried[$key] = true;
-                // Let go of, what the factors explain now draws them back or is lost half-way; held, it may bar the way.
-                foreach ([self::FOLLOWED => [], self::HELD => $this->explained($terms, $best[1])] as $passes => $held) {
-                    $other = $this->settled($terms, $best[1], array_fill_keys([...$followed, ...$held], true), $passes);
-                    if ($other[0]->log > $best[0]->log + self::BETTER) {
-                        $best = $other;
-                        $better = true;
-                        break 2;
-                    }
+                $other = $this->settled($terms, $best[1], array_fill_keys($followed, true), self::FOLLOWED);
+                if ($other[0]->log <= $best[0]->log + self::BETTER) {
+                    // Let go of, what the factors explain now draws them back or is lost half-way: it is held as well.
+                    $other = $this->settled($terms, $best[1], $this->held($followed, $terms, $best[1]), self::HELD);
+                }
+                if ($other[0]->log > $best[0]->log + self::BETTER) {
+                    $best = $other;
+                    $better = true;
+                    break;
                 }
             }
         }
@@ -91,7 +92,7 @@ final readonly class FactorFit
         $alone = $all = $byFactor = [];
         foreach ($this->cells as $i => $cell) {
             $term = $terms[$i];
-            if (!$cell->isNumber || [] === $term->at || $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance >= self::DRAWN) {
+            if (!$cell->isNumber || [] === $term->at || self::isExplained($cell, $term, $theta)) {
                 continue;
             }
             foreach ($term->at as $p => $f) {
@@ -109,16 +110,34 @@ final readonly class FactorFit
     }
 
     /**
-     * Readings that draw on the factors where these are.
+     * Readings that are explained where the factors are, with those that are followed besides.
      *
+     * @param list<int>         $followed
      * @param array<int, Term>  $terms
      * @param array<int, float> $theta
      *
-     * @return list<int>
+     * @return array<int, true>
      */
-    private function explained(array $terms, array $theta): array
+    private function held(array $followed, array $terms, array $theta): array
     {
-        return array_values(array_filter(array_keys($this->cells), fn (int $i): bool => $this->cells[$i]->isNumber && [] !== $terms[$i]->at && $this->cells[$i]->weighed($terms[$i]->z + $terms[$i]->moved($theta), $terms[$i]->variance)[0] * $terms[$i]->variance >= self::DRAWN));
+        $held = array_fill_keys($followed, true);
+        foreach ($this->cells as $i => $cell) {
+            if ($cell->isNumber && [] !== $terms[$i]->at && self::isExplained($cell, $terms[$i], $theta)) {
+                $held[$i] = true;
+            }
+        }
+
+        return $held;
+    }
+
+    /**
+     * Whether a reading draws on the factors where these are, or is taken for a blunder there.
+     *
+     * @param array<int, float> $theta
+     */
+    private static function isExplained(Cell $cell, Term $term, array $theta): bool
+    {
+        return $cell->weighed($term->z + $term->moved($theta), $term->variance)[0] * $term->variance >= self::DRAWN;
     }
 
     /**
