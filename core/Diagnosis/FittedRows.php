@@ -15,6 +15,8 @@ final class FittedRows
 
     private readonly Likelihood $likelihood;
 
+    private readonly Watchings $watchings;
+
     /** @var list<PredictionTable> by reading */
     private readonly array $tables;
 
@@ -38,7 +40,8 @@ final class FittedRows
     {
         $this->tables = array_map(static fn (Evidence $piece): PredictionTable => $piece->table(), $evidence);
         $this->likelihood = new Likelihood($evidence);
-        $this->sound = $this->likelihood->sound();
+        $this->watchings = new Watchings($evidence);
+        $this->sound = $this->joined([], $this->likelihood->sound());
     }
 
     /**
@@ -92,7 +95,7 @@ final class FittedRows
     /** @param array<int, int> $apart */
     public function whole(string $key, array $apart): LikelihoodResult
     {
-        return $this->whole[$key] ??= $this->likelihood->of($apart);
+        return $this->whole[$key] ??= $this->joined($apart, $this->likelihood->of($apart));
     }
 
     /**
@@ -101,9 +104,12 @@ final class FittedRows
      */
     public function near(string $key, array $apart, float $hopeless): LikelihoodResult
     {
+        $gained = $this->watchings->together($apart) - $this->watchings->together([]);
         $hope = $this->hope($key, $apart);
 
-        return $hope > $hopeless ? $this->near[$key] ??= $this->likelihood->near($apart, $hope) : $this->alone[$key] ??= $this->likelihood->glanced($apart, $hope);
+        return $hope > $hopeless
+            ? $this->near[$key] ??= $this->joined($apart, $this->likelihood->near($apart, $hope - $gained))
+            : $this->alone[$key] ??= $this->joined($apart, $this->likelihood->glanced($apart, $hope - $gained));
     }
 
     /**
@@ -113,6 +119,16 @@ final class FittedRows
      */
     public function hope(string $key, array $apart): float
     {
-        return $this->hopes[$key] ??= $this->likelihood->hope($apart);
+        return $this->hopes[$key] ??= $this->likelihood->hope($apart) + $this->watchings->together($apart) - $this->watchings->together([]);
+    }
+
+    /**
+     * The same with what several watchings of one device have in common.
+     *
+     * @param array<int, int> $apart
+     */
+    private function joined(array $apart, LikelihoodResult $result): LikelihoodResult
+    {
+        return $result->likelier($this->watchings->together($apart));
     }
 }

@@ -20,6 +20,12 @@ final readonly class LikelihoodResult
         $this->most = max($log, $most ?? $log);
     }
 
+    /** The same by so many nats, for what no reading says by itself. */
+    public function likelier(float $nats): self
+    {
+        return 0.0 === $nats ? $this : new self($this->log + $nats, $this->each, $this->factors, $this->triangle, $this->most + $nats);
+    }
+
     /** @return array<string, float> what is left of each factor's standard deviation after the readings */
     public function spread(): array
     {

@@ -10,7 +10,9 @@ use YellowProbe\Instrument\Measurement;
 
 /**
  * Two faults together, grown from the best singles when no single explains what was read: when the best one's readings lie
- * in the hundredth of cases that fit it worst.
+ * in the hundredth of cases that fit it worst, or what has no name has kept its share. The first is blind where a device held or
+ * tripped time after time: of two outcomes the likely one is hardly a sign of fitting well. The second falls to nothing within a
+ * few readings where some single does explain them.
  *
  * Nobody tries all pairs. For each of the leading singles the partners are those that make the most of the readings that it
  * leaves unexplained; only the most promising are worked out.
@@ -21,6 +23,10 @@ final class Pairs
     public const SECOND = 2.0 * 14.0 / 82.0;
 
     private const TAIL = 0.01;
+
+    /** Share of its prior from which on what has no name has kept it. */
+    private const KEPT = 0.1;
+
     private const LEADING = 12;
     private const MOST = 40;
     private const EXACT = 8;
@@ -62,7 +68,7 @@ final class Pairs
         $named = self::named($singles);
         $sound = self::sound($singles);
         $grown = self::second($named, $sound);
-        if ([] === $named || \count($singles->evidence) < 2 || Misfit::tail($singles->evidence, self::fitting($singles)) > self::TAIL) {
+        if ([] === $named || \count($singles->evidence) < 2 || !self::isUnexplained($singles)) {
             return array_values($grown);
         }
         $promising = [];
@@ -85,6 +91,17 @@ final class Pairs
         }
 
         return array_values($grown);
+    }
+
+    private static function isUnexplained(Ranking $singles): bool
+    {
+        foreach ($singles->standings as $standing) {
+            if (Hypothesis::ELSE === $standing->hypothesis->id && $standing->probability > self::KEPT * $standing->hypothesis->prior) {
+                return true;
+            }
+        }
+
+        return Misfit::tail($singles->evidence, self::fitting($singles)) <= self::TAIL;
     }
 
     /** @return list<Hypothesis> pairs that may do together what neither does alone */

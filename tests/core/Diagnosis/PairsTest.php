@@ -23,14 +23,17 @@ use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
 use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Shown;
 use YellowProbe\Instrument\Specimen;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\Watched;
 use YellowProbe\Tests\Houses;
 
 final class PairsTest extends TestCase
@@ -73,6 +76,31 @@ final class PairsTest extends TestCase
         self::assertInstanceOf(KeptRanking::class, $kept);
         $again = $kept->restored(self::$house, self::space(), array_reverse($evidence));
         self::assertSame($lead->reasons(), $again->suspects()[0]->reasons());
+    }
+
+    public function testTwoDevicesThatTripEachByItselfAskForTwoFaults(): void
+    {
+        // Each outcome is the likely one of its own fault: no reading is odd by itself, and yet no single fault makes both trip.
+        $house = Houses::twoCircuits();
+        $space = HypothesisSpace::of($house, Houses::rates(), new Story(['overcurrent-trip']));
+        $watched = static function (string $device, string $off) use ($house): Measurement {
+            $state = State::resting($house)->after(new StateChange('set', $off, 'off'));
+
+            return Watched::device($house->parts[$device], $state) ?? self::fail("$device is not watched");
+        };
+        $evidence = [];
+        foreach ([['way1', 'way2'], ['way2', 'way1'], ['way1', 'way2'], ['way2', 'way1']] as $at => [$device, $off]) {
+            $measurement = $watched($device, $off);
+            $evidence[] = new Evidence("trip $at", $measurement, ReadingParser::parse(DeviceWatch::TRIPS, $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $space), "$device without $off");
+        }
+        $singles = Ranker::rank($space, $evidence);
+        self::assertGreaterThan($singles->probability($singles->standings[1]->hypothesis->id), $singles->probability(Hypothesis::ELSE), 'singles fail');
+
+        $ranking = Pairs::rank($house, $space, $evidence);
+        $lead = $ranking->standings[0]->hypothesis;
+        self::assertCount(2, $lead->both, $lead->id);
+        self::assertLessThan(0.05, $ranking->probability(Hypothesis::ELSE));
+        self::assertGreaterThan(0.9, array_sum(array_map(static fn (Standing $standing): float => [] === $standing->hypothesis->both ? 0.0 : $standing->probability, $ranking->standings)));
     }
 
     public function testOtherSeveritiesOfAPairAreKeptApart(): void

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Instrument\DeviceWatch;
+use YellowProbe\Instrument\Shown;
+
+/**
+ * What one device was seen to do more than once. How far a fault drives it goes up and down with the house, and the house is the
+ * same each time: who resets it and sees it hold three times has learnt little more than at the first. What is left, the
+ * device's own spread and slips of who was watching, is of each time.
+ *
+ * With u standard and common to the device's watchings, level·e^(w·u) is what it sees, and P = ∫ Π P(seen | u) φ(u) du by quantiles.
+ */
+final class Watchings
+{
+    /** Quantiles of what the watchings of a device share. */
+    private const QUANTILES = 32;
+
+    /** Slope of the logistic that stands for the normal, as {@see DeviceWatch} has it. */
+    private const LOGISTIC = 1.702;
+
+    /** @var list<non-empty-list<int>> readings of each device that was watched more than once */
+    private readonly array $groups;
+
+    /** @var array<string, float> nats, by readings and places of their rows */
+    private array $nats = [];
+
+    /** @param list<Evidence> $evidence in the one order */
+    public function __construct(private readonly array $evidence)
+    {
+        $groups = [];
+        foreach ($evidence as $at => $piece) {
+            if ($piece->measurement->instrument instanceof DeviceWatch) {
+                $groups[$piece->measurement->connection->device()][] = $at;
+            }
+        }
+        $this->groups = array_values(array_filter($groups, static fn (array $own): bool => \count($own) > 1));
+    }
+
+    /**
+     * Nats by which the watchings together are likelier than each by itself, under what shows these rows.
+     *
+     * @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence
+     */
+    public function together(array $apart): float
+    {
+        $nats = 0.0;
+        foreach ($this->groups as $group) {
+            $places = array_map(static fn (int $at): int => $apart[$at] ?? PredictionTable::SOUND, $group);
+            $nats += $this->nats[implode(' ', [...$group, ':', ...$places])] ??= $this->nats($group, $places);
+        }
+
+        return $nats;
+    }
+
+    /**
+     * @param non-empty-list<int> $group  readings of one device
+     * @param list<int>           $places of their rows
+     */
+    private function nats(array $group, array $places): float
+    {
+        $product = array_fill(0, self::QUANTILES, 1.0);
+        $alone = 0.0;
+        foreach ($group as $of => $at) {
+            $piece = $this->evidence[$at];
+            $cell = new Cell($piece);
+            [$level, $spread] = $piece->table()->rows->row($places[$of])->shown->levels + [0.0, 0.0];
+            $sum = 0.0;
+            foreach ($product as $quantile => $before) {
+                $own = $cell->slip + $cell->honest * self::probability($piece, $level, $level > 0.0 ? $spread / $level : 0.0, ($quantile + 0.5) / self::QUANTILES);
+                $product[$quantile] = $before * $own;
+                $sum += $own;
+            }
+            $alone += log($sum / self::QUANTILES);
+        }
+
+        return log(array_sum($product) / self::QUANTILES) - $alone;
+    }
+
+    /** Of what was seen where the house has brought the level to this quantile. */
+    private static function probability(Evidence $piece, float $level, float $wavers, float $quantile): float
+    {
+        return $piece->display->plainProbability(Shown::levels([$level * exp($wavers * log($quantile / (1.0 - $quantile)) / self::LOGISTIC)]), $piece->reading) ?? 1.0;
+    }
+}
