@@ -87,7 +87,7 @@ final class Pairs
         uasort($promising, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
         foreach (\array_slice($promising, 0, self::MOST) as [, $leader, $partner]) {
             $pair = Hypothesis::pair(self::narrowed($leader, 1), self::narrowed($partner, 1), self::prior($leader->hypothesis, $partner->hypothesis, $sound));
-            $grown[$pair->id] = $pair;
+            $grown[$pair->id] ??= $pair;
         }
 
         return array_values($grown);
