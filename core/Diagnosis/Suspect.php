@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\ReadingFormat;
 
@@ -67,10 +68,8 @@ final readonly class Suspect
     public function where(): array
     {
         $where = [];
-        foreach ($this->standings as $standing) {
-            if (null !== $standing->hypothesis->site) {
-                $where[$standing->hypothesis->site->words] ??= $standing->hypothesis->id;
-            }
+        foreach ($this->sited() as [$standing, $site]) {
+            $where[$site->words] ??= $standing->hypothesis->id;
         }
 
         return $where;
@@ -80,9 +79,9 @@ final readonly class Suspect
     public function alike(): int
     {
         $words = [];
-        foreach ($this->standings as $standing) {
-            if (null !== $standing->hypothesis->site && $standing->probability >= self::LESS * $this->lead()->probability) {
-                $words[$standing->hypothesis->site->words] = true;
+        foreach ($this->sited() as [$standing, $site]) {
+            if ($standing->probability >= self::LESS * $this->lead()->probability) {
+                $words[$site->words] = true;
             }
         }
 
@@ -93,13 +92,31 @@ final readonly class Suspect
     public function places(House $house): array
     {
         $places = [];
-        foreach ($this->standings as $standing) {
-            foreach ($standing->hypothesis->site->places ?? [] as $place) {
+        foreach ($this->sited() as [, $site]) {
+            foreach ($site->places as $place) {
                 $places[] = isset($house->places[$place]) ? $place : '';
             }
         }
 
         return array_values(array_unique(array_filter($places, static fn (string $place): bool => '' !== $place)));
+    }
+
+    /**
+     * Standings at a place. Where what leads has none, nothing else of it is told by one: that nothing is wrong is not at the
+     * load that nobody listed.
+     *
+     * @return list<array{Standing, FaultSite}>
+     */
+    private function sited(): array
+    {
+        $sited = [];
+        foreach (null === $this->lead()->hypothesis->site ? [] : $this->standings as $standing) {
+            if (null !== $standing->hypothesis->site) {
+                $sited[] = [$standing, $standing->hypothesis->site];
+            }
+        }
+
+        return $sited;
     }
 
     /**

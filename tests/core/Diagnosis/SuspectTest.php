@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Tests\Diagnosis;
 
 use YellowProbe\Diagnosis\Hypothesis;
+use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Fault\Fault;
 
 /** What is said for and against a cause. */
@@ -32,5 +33,17 @@ final class SuspectTest extends Asked
             }
         }
         self::assertEqualsCanonicalizing(['this', 'worse', 'better'], array_keys($said));
+    }
+
+    public function testThatNothingIsWrongIsAtNoPlaceThoughThereMayBeALoadThatNobodyListed(): void
+    {
+        $ranking = self::ranked(null, ['zs:a.front:L-E'], ['none']);
+        $nothing = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::SOUND === $suspect->lead()->hypothesis->id))[0];
+        self::assertGreaterThan(1, \count($nothing->standings), 'an unlisted load asks for no repair either');
+        self::assertSame([[], 0, []], [$nothing->where(), $nothing->alike(), $nothing->places(self::$house)]);
+
+        $other = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->site && \count($suspect->standings) > 3))[0];
+        self::assertNotSame([], $other->places(self::$house));
+        self::assertGreaterThan(1, $other->alike());
     }
 }
