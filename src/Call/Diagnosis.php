@@ -17,8 +17,8 @@ use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\State;
-use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
@@ -94,7 +94,7 @@ final readonly class Diagnosis
     {
         $connection = $measurement->connection;
         if ([] !== $connection->around) {
-            return self::around($house, $connection);
+            return self::around($house, $measurement);
         }
         $parts = array_unique(array_map(static fn (string $terminal): string => $house->hasTerminal($terminal) ? $house->partOf($terminal)->id : '', $connection->terminals));
         if (1 === \count($parts) && '' !== $parts[0]) {
@@ -107,16 +107,20 @@ final readonly class Diagnosis
         return $measurement->instrument->words().', '.implode(' to ', $names);
     }
 
-    private static function around(House $house, Connection $connection): string
+    /** A jaw lies around conductors; what is watched or looked at is named alone. */
+    private static function around(House $house, Measurement $measurement): string
     {
+        $around = $measurement->connection->around;
         $names = [];
-        foreach ($connection->around as $signed) {
+        foreach ($around as $signed) {
             $owner = explode('/', substr($signed, 1))[0];
             $circuit = ($house->cables[$owner] ?? null)?->circuit;
             $names[] = null !== $circuit ? $house->circuits[$circuit]->name : $house->parts[$owner]->name;
         }
 
-        return 'Clamp around '.implode(' and ', array_unique($names)).(\count($connection->around) > 1 ? ', line and neutral together' : '');
+        $named = implode(' and ', array_unique($names));
+
+        return $measurement->instrument instanceof PatternInstrument ? "{$measurement->instrument->words()}, $named" : "Clamp around $named".(\count($around) > 1 ? ', line and neutral together' : '');
     }
 
     /**

@@ -38,6 +38,26 @@ final class HoldingTest extends ApiTestCase
         $ranking = $this->call('GET', "/api/calls/$call/ranking");
         self::assertSame(1, $ranking['readings'], 'what it implies is no reading more');
         self::assertLessThan($before, $this->leak($call), 'a hard leak would not have let Device A close');
+        self::assertStringContainsString('closed meanwhile', $this->reasons($ranking, $id));
+    }
+
+    public function testWhatADeviceDidIsNamedAsItsDoingAndNotAsAClampAroundIt(): void
+    {
+        $call = $this->tripping();
+        $id = (new UuidV7())->toRfc4122();
+        $this->observe($call, 'measured', ['instrument' => 'device-watch', 'connection' => ['terminals' => [], 'around' => ['+rcd-a/L', '+rcd-a/N']], 'raw' => 'trips'], id: $id);
+        $reasons = $this->reasons($this->call('GET', "/api/calls/$call/ranking"), $id);
+        self::assertStringContainsString('The device itself, Device A: read trips; with this it would be trips, without holds.', $reasons);
+        self::assertStringNotContainsString('Clamp around', $reasons);
+    }
+
+    /**
+     * @param array<mixed> $ranking
+     *
+     * @return string what is said for and against its causes, all of it by one reading
+     */
+    private function reasons(array $ranking, string $id): string
+    {
         $reasons = [];
         foreach ((array) $ranking['suspects'] as $suspect) {
             foreach ((array) self::at((array) $suspect, 'reasons') as $reason) {
@@ -45,7 +65,8 @@ final class HoldingTest extends ApiTestCase
                 $reasons[] = self::textAt(self::at((array) $reason, 'sentence'));
             }
         }
-        self::assertStringContainsString('closed meanwhile', implode(' ', $reasons));
+
+        return implode(' ', $reasons);
     }
 
     private function tripping(): string
