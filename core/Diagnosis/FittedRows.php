@@ -104,12 +104,11 @@ final class FittedRows
      */
     public function near(string $key, array $apart, float $hopeless): LikelihoodResult
     {
-        $gained = $this->watchings->together($apart) - $this->watchings->together([]);
         $hope = $this->hope($key, $apart);
 
         return $hope > $hopeless
-            ? $this->near[$key] ??= $this->joined($apart, $this->likelihood->near($apart, $hope - $gained))
-            : $this->alone[$key] ??= $this->joined($apart, $this->likelihood->glanced($apart, $hope - $gained));
+            ? $this->near[$key] ??= $this->joined($apart, $this->likelihood->near($apart, $hope - $this->gained($apart)))
+            : $this->alone[$key] ??= $this->joined($apart, $this->likelihood->glanced($apart, $hope - $this->gained($apart)));
     }
 
     /**
@@ -119,7 +118,17 @@ final class FittedRows
      */
     public function hope(string $key, array $apart): float
     {
-        return $this->hopes[$key] ??= $this->likelihood->hope($apart) + $this->watchings->together($apart) - $this->watchings->together([]);
+        return $this->hopes[$key] ??= $this->likelihood->hope($apart) + $this->gained($apart);
+    }
+
+    /**
+     * @param array<int, int> $apart
+     *
+     * @return float nats that the watchings of one device gain on the sound house's by being taken together
+     */
+    private function gained(array $apart): float
+    {
+        return $this->watchings->together($apart) - $this->watchings->together([]);
     }
 
     /**

@@ -95,10 +95,9 @@ final class Pairs
 
     private static function isUnexplained(Ranking $singles): bool
     {
-        foreach ($singles->standings as $standing) {
-            if (Hypothesis::ELSE === $standing->hypothesis->id && $standing->probability > self::KEPT * $standing->hypothesis->prior) {
-                return true;
-            }
+        $unnamed = $singles->standing(Hypothesis::ELSE);
+        if (null !== $unnamed && $unnamed->probability > self::KEPT * $unnamed->hypothesis->prior) {
+            return true;
         }
 
         return Misfit::tail($singles->evidence, self::fitting($singles)) <= self::TAIL;
@@ -237,13 +236,7 @@ final class Pairs
 
     private static function sound(Ranking $singles): Hypothesis
     {
-        foreach ($singles->standings as $standing) {
-            if (Hypothesis::SOUND === $standing->hypothesis->id) {
-                return $standing->hypothesis;
-            }
-        }
-
-        return Hypothesis::sound(1.0);
+        return $singles->standing(Hypothesis::SOUND)->hypothesis ?? Hypothesis::sound(1.0);
     }
 
     /** The likeliest severity and so many steps beside it: what else was read does not change much which it is. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Instrument\DeviceWatch;
-use YellowProbe\Instrument\Shown;
 
 /**
  * What one device was seen to do more than once. How far a fault drives it goes up and down with the house, and the house is the
@@ -19,11 +18,11 @@ final class Watchings
     /** Quantiles of what the watchings of a device share. */
     private const QUANTILES = 32;
 
-    /** Slope of the logistic that stands for the normal, as {@see DeviceWatch} has it. */
-    private const LOGISTIC = 1.702;
-
     /** @var list<non-empty-list<int>> readings of each device that was watched more than once */
     private readonly array $groups;
+
+    /** @var array<int, DeviceWatch> by reading */
+    private readonly array $devices;
 
     /** @var array<string, float> nats, by readings and places of their rows */
     private array $nats = [];
@@ -31,12 +30,14 @@ final class Watchings
     /** @param list<Evidence> $evidence in the one order */
     public function __construct(private readonly array $evidence)
     {
-        $groups = [];
+        $groups = $devices = [];
         foreach ($evidence as $at => $piece) {
             if ($piece->measurement->instrument instanceof DeviceWatch) {
+                $devices[$at] = $piece->measurement->instrument;
                 $groups[$piece->measurement->connection->device()][] = $at;
             }
         }
+        $this->devices = $devices;
         $this->groups = array_values(array_filter($groups, static fn (array $own): bool => \count($own) > 1));
     }
 
@@ -67,10 +68,10 @@ final class Watchings
         foreach ($group as $of => $at) {
             $piece = $this->evidence[$at];
             $cell = new Cell($piece);
-            [$level, $spread] = $piece->table()->rows->row($places[$of])->shown->levels + [0.0, 0.0];
+            $shown = $piece->table()->rows->row($places[$of])->shown;
             $sum = 0.0;
             foreach ($product as $quantile => $before) {
-                $own = $cell->slip + $cell->honest * self::probability($piece, $level, $level > 0.0 ? $spread / $level : 0.0, ($quantile + 0.5) / self::QUANTILES);
+                $own = $cell->slip + $cell->honest * $this->devices[$at]->probability($this->devices[$at]->inHouse($shown, ($quantile + 0.5) / self::QUANTILES), $piece->reading->pattern);
                 $product[$quantile] = $before * $own;
                 $sum += $own;
             }
@@ -78,11 +79,5 @@ final class Watchings
         }
 
         return log(array_sum($product) / self::QUANTILES) - $alone;
-    }
-
-    /** Of what was seen where the house has brought the level to this quantile. */
-    private static function probability(Evidence $piece, float $level, float $wavers, float $quantile): float
-    {
-        return $piece->display->plainProbability(Shown::levels([$level * exp($wavers * log($quantile / (1.0 - $quantile)) / self::LOGISTIC)]), $piece->reading) ?? 1.0;
     }
 }

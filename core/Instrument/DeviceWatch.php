@@ -34,6 +34,9 @@ final readonly class DeviceWatch extends Witness
     /** A transient, a slip of who was watching: what trips for nothing, and what held by chance. */
     private const MISS = 0.03;
 
+    /** Slope of the logistic that stands for the normal, within a hundredth of it everywhere (Haley, 1952). */
+    private const LOGISTIC = 1.702;
+
     public function slug(): string
     {
         return $this->isBrief ? 'device-watch-brief' : 'device-watch';
@@ -65,11 +68,19 @@ final readonly class DeviceWatch extends Witness
         return Shown::levels([$level, $spread * $level]);
     }
 
+    /** A level in a house that brings it to this quantile of what is uncertain about houses: none of that is left in its spread. */
+    public function inHouse(Shown $shown, float $quantile): Shown
+    {
+        [$level, $spread] = $shown->levels + [0.0, 0.0];
+
+        return Shown::levels([$level > 0.0 ? $level * exp($spread / $level * log($quantile / (1.0 - $quantile)) / self::LOGISTIC) : $level]);
+    }
+
     public function probability(Shown $shown, string $pattern): float
     {
         $level = $shown->levels[0];
         $spread = hypot(self::SPREAD, ($shown->levels[1] ?? 0.0) / max($level, 1e-9));
-        $opens = 1.0 / (1.0 + exp(max(-700.0, min(700.0, -1.702 * log(max($level, 1e-9)) / $spread))));
+        $opens = 1.0 / (1.0 + exp(max(-700.0, min(700.0, -self::LOGISTIC * log(max($level, 1e-9)) / $spread))));
         $trips = self::MISS + (1.0 - 2.0 * self::MISS) * $opens;
 
         return self::TRIPS === $pattern ? $trips : 1.0 - $trips;
