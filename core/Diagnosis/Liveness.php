@@ -57,6 +57,30 @@ final class Liveness
     }
 
     /**
+     * The causes that make any of these terminals live in a state, the likeliest first.
+     *
+     * @param list<string> $terminals
+     *
+     * @return list<Standing>
+     */
+    public static function causing(House $house, State $state, Ranking $ranking, array $terminals): array
+    {
+        $mains = Excitation::mains(Supply::of($house)->hertz);
+        $network = HouseNetwork::build($house, $state, $mains);
+        $causing = [];
+        foreach (self::causes($ranking) as $standing) {
+            $changes = $standing->hypothesis->changes($house);
+            $change = $changes[$standing->likeliestSeverity()] ?? $changes[0] ?? null;
+            $live = null === $change ? [] : self::liveNodes(ResolvedChange::of($network, $change, $mains)->network());
+            if ([] !== array_filter($terminals, static fn (string $terminal): bool => $live[$terminal] ?? false)) {
+                $causing[] = $standing;
+            }
+        }
+
+        return $causing;
+    }
+
+    /**
      * The likeliest form of each cause that has some weight, all its forms taken together: split in two it is as dangerous.
      *
      * @return list<Standing>

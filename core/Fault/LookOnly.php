@@ -6,6 +6,7 @@ namespace YellowProbe\Fault;
 
 use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part\PartKinds;
 
 /**
  * What no reading can prove: found by looking, asking or judging the survey. It changes nothing in the network; it is
@@ -65,7 +66,7 @@ final readonly class LookOnly extends NamedFault
                 $sites[] = new FaultSite($place->id, [], [$place->id], "at $place->name");
             }
         }
-        foreach ($house->partsOfKind($this->where) as $part) {
+        foreach (null === PartKinds::get($this->where) ? [] : $house->partsOfKind($this->where) as $part) {
             $sites[] = new FaultSite($part->id, [], [$part->place], "at $part->name");
         }
 

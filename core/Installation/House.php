@@ -98,9 +98,16 @@ final readonly class House
         return $this->parts[($this->terminals[$terminal] ?? throw new HouseError('', \sprintf('There is no terminal "%s" in this house.', $terminal)))->part];
     }
 
-    /** @return list<Part> in the order of their ids */
+    /**
+     * @return list<Part> in the order of their ids
+     *
+     * @throws \LogicException for a kind that does not exist: asking for it would silently find nothing
+     */
     public function partsOfKind(string ...$kinds): array
     {
+        foreach ($kinds as $kind) {
+            null !== PartKinds::get($kind) || throw new \LogicException(\sprintf('No kind of part is called "%s".', $kind));
+        }
         $found = array_merge(...array_map(fn (string $kind): array => $this->byKind()[$kind] ?? [], $kinds));
         ksort($found);
 

@@ -75,7 +75,7 @@ final class Labels
     }
 
     /** Whether another core of its kind lands on the same part, as both ends of a ring do. */
-    private static function isOneOfTwo(House $house, Core $core, string $at): bool
+    public static function isOneOfTwo(House $house, Core $core, string $at): bool
     {
         return 1 < self::landings($house)[self::landing($house, $core, $at)];
     }

@@ -14,6 +14,9 @@ use YellowProbe\Network\PortNetwork;
  */
 final readonly class TwoPoleIndicator extends OneLevel
 {
+    /** Below it no voltage is found (handbook, section 3). */
+    public const LOWEST_STEP_VOLTS = 12.0;
+
     private const STEPS = [12.0, 24.0, 50.0, 120.0, 230.0, 400.0];
 
     /** A step lights a little before its name, so that a low supply still lights the step of its nominal voltage. */
@@ -32,6 +35,17 @@ final readonly class TwoPoleIndicator extends OneLevel
     public static function loaded(): self
     {
         return new self('two-pole-indicator-load', 'Voltage indicator, load buttons', 'Line to earth it draws 23–46 mA and trips 30 mA devices.', 7e3);
+    }
+
+    /** The highest step that so many volts light, such as "230"; "0" below the lowest. */
+    public function lit(float $volts): string
+    {
+        $lit = '0';
+        foreach (self::STEPS as $step) {
+            $lit = $volts >= self::REACHED * $step ? (string) $step : $lit;
+        }
+
+        return $lit;
     }
 
     public function apply(PortNetwork $ports, array $leads, Supply $supply): Shown

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 
@@ -28,12 +29,16 @@ final class Price
 
     private readonly State $resting;
 
+    /** @var array<string, true> devices whose opening isolates the board, whatever their kind */
+    private readonly array $mains;
+
     /** @var \WeakMap<State, float> minutes from a state to the resting one */
     private \WeakMap $owed;
 
     public function __construct(private readonly House $house)
     {
         $this->resting = State::resting($house);
+        $this->mains = array_fill_keys(array_map(static fn (Part $main): string => $main->id, States::mains($house)), true);
         $this->owed = new \WeakMap();
     }
 
@@ -67,9 +72,9 @@ final class Price
             'lift', 'refit' => self::LIFT_OR_REFIT,
             'link', 'unlink' => self::LINK,
             'load' => self::LOAD,
-            default => match ($this->house->parts[$change->subject]->kind ?? '') {
-                'main-switch' => 'off' === $change->value ? self::ISOLATE_BOARD : self::RESTORE_BOARD,
-                'switch' => self::WALL_SWITCH,
+            default => match (true) {
+                isset($this->mains[$change->subject]) => 'off' === $change->value ? self::ISOLATE_BOARD : self::RESTORE_BOARD,
+                'switch' === ($this->house->parts[$change->subject]->kind ?? '') => self::WALL_SWITCH,
                 default => self::BREAKER,
             },
         };

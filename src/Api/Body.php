@@ -14,6 +14,13 @@ final readonly class Body
 {
     public const MOST_BYTES = 1_000_000;
 
+    /** No place on earth is further from UTC. */
+    private const MOST_OFFSET_MINUTES = 14 * 60;
+
+    /** Entries are of this century's first half. */
+    private const MIDDLE_YEAR = 2040;
+    private const MOST_YEARS = 40;
+
     private function __construct(public Attributes $fields)
     {
     }
@@ -71,9 +78,19 @@ final readonly class Body
     public function instant(string $key): \DateTimeImmutable
     {
         $value = $this->fields->string($key);
+        if (1 !== preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?(Z|[+-]\d\d:\d\d)$/D', $value)) {
+            throw Problem::invalid("/$key", 'Expected a time such as 2026-03-09T14:06:00Z.');
+        }
         $instant = \DateTimeImmutable::createFromFormat(\DATE_RFC3339_EXTENDED, $value) ?: \DateTimeImmutable::createFromFormat(\DATE_RFC3339, $value);
         if (false === $instant) {
             throw Problem::invalid("/$key", 'Expected a time such as 2026-03-09T14:06:00Z.');
+        }
+
+        // What is no day rolls over to another one: 2026-13-45 would become a day in 2027.
+        $warnings = \DateTimeImmutable::getLastErrors();
+        $offset = preg_match('/[+-](\d\d):(\d\d)$/', $value, $match) ? (int) $match[1] * 60 + (int) $match[2] : 0;
+        if ((false !== $warnings && $warnings['warning_count'] + $warnings['error_count'] > 0) || $offset > self::MOST_OFFSET_MINUTES || abs((int) $instant->format('Y') - self::MIDDLE_YEAR) > self::MOST_YEARS) {
+            throw Problem::invalid("/$key", 'There is no such time. Expected one such as 2026-03-09T14:06:00Z, not far from today.');
         }
 
         return $instant->setTimezone(new \DateTimeZone('UTC'));

@@ -10,9 +10,9 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 final class Problem extends \RuntimeException
 {
     /** @param string $pointer JSON pointer to the field in the request, empty when it is the request as a whole */
-    public function __construct(public readonly int $status, public readonly string $title, string $detail, public readonly string $pointer = '')
+    public function __construct(public readonly int $status, public readonly string $title, string $detail, public readonly string $pointer = '', ?\Throwable $previous = null)
     {
-        parent::__construct($detail);
+        parent::__construct($detail, 0, $previous);
     }
 
     public static function invalid(string $pointer, string $detail): self

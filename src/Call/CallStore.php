@@ -6,16 +6,19 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Entity\Call;
+use App\Entity\House;
 use App\Entity\Observation;
 use App\Entity\User;
 use App\House\HouseStore;
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
+use YellowProbe\Installation\House as Model;
 
 /** Calls of a firm and their journals. */
 final readonly class CallStore
 {
-    public function __construct(private EntityManagerInterface $entities, private HouseStore $houses)
+    public function __construct(private EntityManagerInterface $entities, private HouseStore $houses, private ClockInterface $clock)
     {
     }
 
@@ -43,7 +46,45 @@ final readonly class CallStore
     public function journal(Call $call): Journal
     {
         $observations = $this->entities->getRepository(Observation::class)->findBy(['call' => $call], ['position' => 'ASC']);
+        $house = $call->house;
+        if (null === $house) {
+            return new Journal($observations, null, null, $this->clock->now(), $call->firm->proofMinutes);
+        }
+        $models = [$house->version => $this->houses->model($house)];
 
-        return new Journal($observations, null === $call->house ? null : $this->houses->model($call->house));
+        return new Journal(
+            $observations,
+            $models[$house->version],
+            function (int $number) use ($house, &$models): Model {
+                return $models[$number] ??= $this->houses->model($house, $number);
+            },
+            $this->clock->now(),
+            $call->firm->proofMinutes,
+        );
+    }
+
+    /** Holds the row of a call until the transaction ends, and looks again at its house: it may have come, or changed, meanwhile. */
+    public function lock(Call $call): void
+    {
+        $house = $this->entities->getConnection()->fetchOne('SELECT house_id FROM callout WHERE id = ? FOR UPDATE', [$call->id], ['uuid']);
+        $call->house = \is_string($house) ? $this->entities->find(House::class, Uuid::fromBinary($house)) : null;
+        if (null !== $call->house) {
+            $this->renew($call->house);
+        }
+    }
+
+    private function renew(House $house): void
+    {
+        $version = $this->entities->getConnection()->fetchOne('SELECT version FROM house WHERE id = ?', [$house->id], ['uuid']);
+        $house->version = is_numeric($version) ? (int) $version : $house->version;
+    }
+
+    /** @return list<Call> every call at a house, held until the transaction ends, in one order so that nobody waits in a circle */
+    public function lockAllAt(House $house): array
+    {
+        $this->entities->getConnection()->fetchFirstColumn('SELECT id FROM callout WHERE house_id = ? ORDER BY id FOR UPDATE', [$house->id], ['uuid']);
+        $this->renew($house);
+
+        return $this->entities->getRepository(Call::class)->findBy(['house' => $house], ['id' => 'ASC']);
     }
 }

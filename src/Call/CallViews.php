@@ -6,29 +6,47 @@ namespace App\Call;
 
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
+use App\Api\View\ClosingView;
+use App\Api\View\DangerView;
 use App\Api\View\EarlierVisitView;
-use App\Api\View\IsolationStepView;
 use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
 use App\Api\View\PickView;
-use App\Api\View\ProofView;
+use App\Api\View\QuestionView;
 use App\Api\View\StateView;
+use App\Api\View\TemporaryView;
+use App\Api\View\ToRepeatView;
 use App\Entity\Call;
 use App\Entity\Observation;
-use YellowProbe\Installation\Attributes;
+use App\Observation\Accepted;
+use App\Observation\Entry;
+use App\Observation\Repaired;
+use App\Observation\Unrepaired;
+use App\Words\Say;
+use Psr\Log\LoggerInterface;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Procedure\Isolation;
 use YellowProbe\Safety\ClampFirst;
+use YellowProbe\Words\Message;
 
 /** A call and its journal as the page sees them. */
 final readonly class CallViews
 {
-    private const USUAL_RULES = 'A';
-
-    public function __construct(private CallStore $calls, private TradeData $trade)
+    public function __construct(private CallStore $calls, private TradeData $trade, private ReadingViews $readings, private IsolationViews $isolations, private RecordViews $record, private Closing $closing, private Say $say, private LoggerInterface $logger)
     {
+    }
+
+    /** A call of a list: one that cannot be read is shown as that, and the list goes on. */
+    public function listed(Call $call): CallSummary
+    {
+        try {
+            return $this->summary($call, $this->calls->journal($call));
+        } catch (\Throwable $e) {
+            $this->logger->error('A call cannot be read', ['call' => $call->id->toRfc4122(), 'exception' => $e]);
+
+            return new CallSummary($call->id->toRfc4122(), $call->address, $call->customer, $call->complaint, $call->visit, 'hear', self::time($call->openedAt), $call->house?->id->toRfc4122(), [$this->say->of(new Message('unsafe.unreadable'))], -1);
+        }
     }
 
     public function summary(Call $call, Journal $journal): CallSummary
@@ -43,31 +61,41 @@ final readonly class CallViews
             self::time($call->openedAt),
             $call->house?->id->toRfc4122(),
             $this->unsafe($journal),
+            \count(array_filter($journal->entries, static fn (Entry $entry): bool => null !== $entry->unreadable)),
         );
     }
 
     public function detail(Call $call, Journal $journal): CallDetail
     {
-        $ruleSet = $journal->house->ruleSet ?? self::USUAL_RULES;
-        $classes = $this->trade->ruleSet($ruleSet)->classes();
+        $rules = $journal->house->ruleSet ?? Say::USUAL_RULES;
+        $classes = $this->trade->ruleSet($rules)->classes();
+        $readings = $this->readings->of($journal);
 
         return new CallDetail(
             $this->summary($call, $journal),
             $call->house?->version,
             self::state($journal->state()),
             null === $journal->house ? [] : self::ledger($journal->house, State::resting($journal->house), $journal->state()),
-            $this->isolation($journal),
-            array_map(static fn (Proof $proof): ProofView => new ProofView($journal->house?->places[$proof->place]->name ?? $proof->place, self::time($proof->at), $proof->complete, $proof->lapsed, $proof->words()), $journal->isolations()->proofs()),
-            ReadingViews::of($journal),
-            array_map($this->observation(...), $journal->observations),
+            $this->isolations->isolation($journal),
+            $this->isolations->proofs($journal),
+            $readings,
+            array_map(fn (Entry $entry): ObservationView => $this->observation($entry->source), $journal->entries),
             array_map($this->earlier(...), $this->calls->earlier($call)),
-            array_map(static fn (Observation $observation): string => $observation->id->toRfc4122(), $journal->unsettled()),
-            $ruleSet,
+            array_map(static fn (Entry $entry): string => $entry->id(), $journal->unsettled()),
+            $rules,
             array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($classes), array_values($classes)),
+            $journal->position(),
+            [] === $journal->entries ? '' : $journal->entries[\count($journal->entries) - 1]->id(),
+            $this->record->of($journal),
+            $this->closing($journal, $rules),
+            !$journal->isClosed() && null !== $journal->last(Repaired::class) && !$journal->story()->isInspection(),
+            self::toRepeat($journal),
+            $this->questions($journal),
+            [] !== array_filter($journal->isolations()->proofs(), static fn (Proof $proof): bool => $proof->stands()),
         );
     }
 
-    public function observation(Observation $observation): ObservationView
+    private function observation(Observation $observation): ObservationView
     {
         $payload = $observation->payload;
         if (isset($payload['photo'])) {
@@ -79,7 +107,8 @@ final readonly class CallViews
 
     private function earlier(Call $call): EarlierVisitView
     {
-        $words = $this->calls->journal($call)->last('accepted')->verdict['words'] ?? '';
+        $accepted = $this->calls->journal($call)->last(Accepted::class);
+        $words = null === $accepted ? '' : $accepted[0]->source->verdict['words'] ?? '';
 
         return new EarlierVisitView($call->id->toRfc4122(), self::time($call->openedAt), $call->complaint, \is_string($words) ? $words : '');
     }
@@ -101,41 +130,75 @@ final readonly class CallViews
         }, $from->changesTo($to));
     }
 
+    private function closing(Journal $journal, string $rules): ClosingView
+    {
+        return new ClosingView(
+            $this->say->each($this->closing->obstacles($journal), $rules),
+            array_map(static fn (StateChange $change): TemporaryView => new TemporaryView($change->operation, $change->subject, $change->value, null === $journal->house ? '' : $change->words($journal->house)), Closing::temporary($journal)),
+            array_map(static fn (array $danger): DangerView => new DangerView($danger[0]->id(), $danger[1]), $this->closing->dangers($journal)),
+            Closing::wasOpened($journal),
+        );
+    }
+
+    /** @return list<ToRepeatView> */
+    private static function toRepeat(Journal $journal): array
+    {
+        $repeat = [];
+        foreach (ReadingVerdict::toRepeat($journal) as $failed) {
+            $by = null;
+            foreach ($journal->readings() as $reading) {
+                if ($reading->proof && null === $reading->withdrawn && true === ($reading->source->verdict['proves'] ?? false) && $reading->test() === $failed->test()) {
+                    $by = $reading->id();
+                }
+            }
+            $repeat[] = new ToRepeatView($failed->id(), $by);
+        }
+
+        return $repeat;
+    }
+
+    /** @return list<QuestionView> */
+    private function questions(Journal $journal): array
+    {
+        $questions = [];
+        $house = $journal->house;
+        if (null === $house) {
+            return [];
+        }
+        foreach ($journal->fold()->asked() as $at => $changes) {
+            $entry = $journal->entries[$at];
+            foreach ($changes as $change) {
+                $questions[] = new QuestionView($entry->id(), $change->words($house), $change->operation, $change->subject, $change->value, $entry->source->author->name, self::time($entry->source->clientAt));
+            }
+        }
+
+        return $questions;
+    }
+
     /** @return list<string> */
     private function unsafe(Journal $journal): array
     {
         $unsafe = [];
-        $accepted = $journal->last('accepted');
-        if (null !== $accepted && !$journal->isRepairProved()) {
-            $words = $accepted->verdict['words'] ?? '';
-            if (\in_array($accepted->verdict['class'] ?? '', ['D', 'P'], true) && \is_string($words)) {
-                $unsafe[] = null === $journal->last('repaired') ? "$words: not repaired." : "$words: repaired, not proved.";
+        $accepted = $journal->last(Accepted::class);
+        if (null !== $accepted && !$journal->isRepairProved() && null === $journal->last(Unrepaired::class)) {
+            $words = $accepted[0]->source->verdict['words'] ?? '';
+            if (\in_array($accepted[0]->source->verdict['class'] ?? '', ['D', 'P'], true) && \is_string($words)) {
+                $unsafe[] = new Message(null === $journal->last(Repaired::class) ? 'unsafe.cause' : 'unsafe.unproved', ['cause' => $words]);
             }
         }
-        if (null !== $journal->house) {
-            $state = $journal->state();
-            if ([] !== $state->lifted || [] !== $state->links) {
-                $unsafe[] = 'Conductors lifted or links fitted: see the ledger.';
+        foreach ($journal->standing(Unrepaired::class) as [, $left]) {
+            if (Closing::DANGER === $left->class) {
+                $unsafe[] = new Message('unsafe.left', ['finding' => $left->finding]);
             }
         }
-
-        return $unsafe;
-    }
-
-    /** @return list<IsolationStepView> */
-    private function isolation(Journal $journal): array
-    {
-        $done = $journal->isolations()->steps();
-        $views = [];
-        $next = true;
-        foreach (Isolation::cases() as $step) {
-            $tick = $done[$step->value] ?? null;
-            $skipped = null === $tick ? null : (new Attributes($tick->payload, ''))->string('skipped', '');
-            $views[] = new IsolationStepView($step->value, $step->words(), $step->caution(), null === $tick ? null : self::time($tick->clientAt), $tick?->author->name, '' === $skipped ? null : $skipped, null === $tick && $next);
-            $next = $next && null !== $tick;
+        if (null !== $journal->isolations()->stopped()) {
+            $unsafe[] = new Message('unsafe.voltage');
+        }
+        if (null !== $journal->house && ([] !== $journal->state()->lifted || [] !== $journal->state()->links)) {
+            $unsafe[] = new Message('unsafe.temporary');
         }
 
-        return $views;
+        return $this->say->each($unsafe, $journal->house->ruleSet ?? Say::USUAL_RULES);
     }
 
     public static function time(\DateTimeImmutable $at): string

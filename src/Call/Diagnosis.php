@@ -15,10 +15,8 @@ use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
-use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Procedure\TestCatalogue;
@@ -87,40 +85,6 @@ final readonly class Diagnosis
     private static function singles(Ranking $ranking): array
     {
         return array_values(array_filter(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings), static fn (Hypothesis $hypothesis): bool => [] === $hypothesis->both));
-    }
-
-    /** Where a tester is, in words: "Loop L–E at Hall socket". */
-    public static function where(House $house, Measurement $measurement): string
-    {
-        $connection = $measurement->connection;
-        if ([] !== $connection->around) {
-            return self::around($house, $measurement);
-        }
-        $parts = array_unique(array_map(static fn (string $terminal): string => $house->hasTerminal($terminal) ? $house->partOf($terminal)->id : '', $connection->terminals));
-        if (1 === \count($parts) && '' !== $parts[0]) {
-            $keys = array_map(static fn (string $terminal): string => preg_replace('/^[a-z]+-(?=[LNE]$)/', '', $house->terminals[$terminal]->key) ?? '', $connection->terminals);
-
-            return \sprintf('%s %s at %s', $measurement->instrument->words(), implode('–', $keys), $house->parts[$parts[0]]->name);
-        }
-        $names = array_map(static fn (string $terminal): string => Labels::end($house, $terminal), $connection->terminals);
-
-        return $measurement->instrument->words().', '.implode(' to ', $names);
-    }
-
-    /** A jaw lies around conductors; what is watched or looked at is named alone. */
-    private static function around(House $house, Measurement $measurement): string
-    {
-        $around = $measurement->connection->around;
-        $names = [];
-        foreach ($around as $signed) {
-            $owner = explode('/', substr($signed, 1))[0];
-            $circuit = ($house->cables[$owner] ?? null)?->circuit;
-            $names[] = null !== $circuit ? $house->circuits[$circuit]->name : $house->parts[$owner]->name;
-        }
-
-        $named = implode(' and ', array_unique($names));
-
-        return $measurement->instrument instanceof PatternInstrument ? "{$measurement->instrument->words()}, $named" : "Clamp around $named".(\count($around) > 1 ? ', line and neutral together' : '');
     }
 
     /**

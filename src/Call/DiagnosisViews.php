@@ -13,6 +13,9 @@ use App\Api\View\PredictionView;
 use App\Api\View\RankingView;
 use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
+use App\Words\Say;
+use YellowProbe\Procedure\TestName;
+use YellowProbe\Safety\NeedsIsolation;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Evidence;
@@ -47,7 +50,7 @@ final readonly class DiagnosisViews
     private const MOST_STEPS = 8;
     private const MOST_PLACES = 6;
 
-    public function __construct(private Kept $kept)
+    public function __construct(private Kept $kept, private Say $say)
     {
     }
 
@@ -99,7 +102,7 @@ final readonly class DiagnosisViews
         return new NextTestView(
             $plan->id,
             $plan->procedure->slug(),
-            $plan->words,
+            $this->say->of(TestName::of($house, $plan->measurement), $house->ruleSet),
             $plan->measurement->instrument->slug(),
             $plan->measurement->connection->terminals,
             $plan->measurement->connection->around,
@@ -112,6 +115,7 @@ final readonly class DiagnosisViews
             $this->outcomes($house, $plan->measurement, $ranking, $forced),
             array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
             self::before($ranking, $plan->measurement),
+            NeedsIsolation::of($house, $now, $plan->measurement),
         );
     }
 
@@ -142,7 +146,7 @@ final readonly class DiagnosisViews
         $path = CurrentPath::of($house, $measurement);
 
         return new PredictionView(
-            Diagnosis::where($house, $measurement),
+            $this->say->of(TestName::of($house, $measurement), $house->ruleSet),
             $expectation->text(),
             $expectation->range(),
             $this->outcomes($house, $measurement, $ranking, $forced),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Call;
 
-use App\Entity\Observation;
+use App\Observation\Entry;
+use App\Observation\Measured;
 use YellowProbe\Diagnosis\Exposure;
-use YellowProbe\Installation\Attributes;
 
 /** What was read or tried in one go: half an hour without one begins another episode. */
 final class Episodes
@@ -14,13 +14,13 @@ final class Episodes
     private const GAP_SECONDS = 1800;
 
     /**
-     * @param list<Observation> $observations in the order they were stored
+     * @param list<Entry> $entries in the order they were stored
      *
      * @return list<Exposure> one for each
      */
-    public static function of(array $observations): array
+    public static function of(array $entries): array
     {
-        $times = array_map(static fn (Observation $observation): int => $observation->clientAt->getTimestamp(), $observations);
+        $times = array_map(static fn (Entry $entry): int => $entry->source->clientAt->getTimestamp(), $entries);
         asort($times);
         $episode = 0;
         $last = null;
@@ -28,7 +28,7 @@ final class Episodes
         foreach ($times as $at => $time) {
             $episode += null !== $last && $time - $last > self::GAP_SECONDS ? 1 : 0;
             $last = $time;
-            $exposures[$at] = new Exposure($episode, Forced::read(new Attributes($observations[$at]->payload, ''), '/payload/forced'));
+            $exposures[$at] = new Exposure($episode, $entries[$at]->payload instanceof Measured ? $entries[$at]->payload->conditions() : []);
         }
         ksort($exposures);
 

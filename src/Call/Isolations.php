@@ -4,31 +4,52 @@ declare(strict_types=1);
 
 namespace App\Call;
 
-use App\Entity\Observation;
-use YellowProbe\Installation\Attributes;
+use App\Observation\Entry;
+use App\Observation\IsolationStep;
+use App\Observation\Lock;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Part;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\States;
+use YellowProbe\Safety\ComesAlive;
 
-/** The steps of making safe on a call, and the proofs of dead that they add up to: each of its place, until anything is switched. */
-final readonly class Isolations
+/** Safe isolation on a call: the steps of the present round, the locks that hang, and the proofs of dead, each of its place. */
+final class Isolations
 {
-    public function __construct(private Journal $journal)
+    /** @var list<Proof>|null */
+    private ?array $proofs = null;
+
+    public function __construct(private readonly Journal $journal)
     {
     }
 
-    /** @return array<string, Observation> step => the tick or skip of the present round */
+    /** @return array<string, Entry> step => the entry that took it or left it out, in the present round */
     public function steps(): array
     {
         $steps = [];
-        foreach ($this->journal->observations as $observation) {
-            if ('isolation' === $observation->kind) {
-                $step = (new Attributes($observation->payload, ''))->string('step');
-                if (Isolation::Warn->value === $step) {
+        foreach ($this->journal->entries as $at => $entry) {
+            $step = $entry->payload;
+            if ($step instanceof IsolationStep) {
+                if (Isolation::Warn === $step->inOrder()) {
                     $steps = [];
                 }
-                $steps[$step] = $observation;
-            } elseif ($this->energises($observation)) {
+                if (null !== $step->inOrder()) {
+                    $steps[$step->step] = $entry;
+                }
+                if (IsolationStep::RELEASE === $step->step) {
+                    unset($steps[Isolation::Lock->value]);
+                }
+                // A voltage stops the procedure: it goes on from a wider isolation.
+                if ($step->hasFoundVoltage() && Isolation::Dead === $step->inOrder()) {
+                    foreach (Isolation::cases() as $each) {
+                        if ($each->position() >= Isolation::Off->position()) {
+                            unset($steps[$each->value]);
+                        }
+                    }
+                }
+            } elseif ($this->energises($at)) {
                 $steps = [];
             }
         }
@@ -36,64 +57,174 @@ final readonly class Isolations
         return $steps;
     }
 
-    /** Whether it closes a device that the isolation opened, or a main. */
-    private function energises(Observation $observation): bool
+    /** @return array{place: string|null, level: string|null} where the work of the present round is, and what goes off for it */
+    public function scope(): array
     {
-        if ('done' !== $observation->kind) {
-            return false;
-        }
-        $opened = null === $this->journal->house ? [] : array_map(static fn (Part $main): string => $main->id, States::mains($this->journal->house));
-        foreach ($this->journal->observations as $earlier) {
-            foreach ('isolation' === $earlier->kind ? $this->journal->changes($earlier) : [] as $change) {
-                $opened[] = $change->subject;
-            }
-        }
-        foreach ($this->journal->changes($observation) as $change) {
-            if ('set' === $change->operation && 'on' === $change->value && \in_array($change->subject, $opened, true)) {
-                return true;
+        $scope = ['place' => null, 'level' => null];
+        foreach ($this->steps() as $entry) {
+            if ($entry->payload instanceof IsolationStep) {
+                $scope['place'] = $entry->payload->place ?? $scope['place'];
+                $scope['level'] = $entry->payload->level ?? $scope['level'];
             }
         }
 
-        return false;
+        return $scope;
+    }
+
+    /** The test that found a voltage and after which nothing more was opened; null when none did. */
+    public function stopped(): ?Proof
+    {
+        $found = null;
+        foreach ($this->proofs() as $proof) {
+            $found = $proof->live && !$this->isWidenedAfter($proof->entry) ? $proof : $found;
+        }
+
+        return $found;
+    }
+
+    /** @return list<Proof> in the order they were made */
+    public function proofs(): array
+    {
+        return $this->proofs ??= $this->made();
     }
 
     /** @return list<Proof> */
-    public function proofs(): array
+    private function made(): array
     {
-        $proofs = [];
+        $proofs = $found = [];
         $reference = $before = false;
-        foreach ($this->journal->observations as $at => $observation) {
-            if ('isolation' !== $observation->kind) {
-                continue;
-            }
-            $payload = new Attributes($observation->payload, '');
-            $taken = !$payload->has('skipped');
-            switch ($payload->string('step')) {
-                case Isolation::Warn->value:
+        foreach ($this->journal->standing(IsolationStep::class) as [$entry, $step]) {
+            $at = $this->journal->index($entry);
+            switch ($step->inOrder()) {
+                case Isolation::Warn:
                     $reference = $before = false;
                     break;
-                case Isolation::Reference->value:
-                    $reference = $taken;
+                case Isolation::Reference:
+                    $reference = $step->isTaken();
                     break;
-                case Isolation::TesterBefore->value:
-                    $before = $taken;
+                case Isolation::TesterBefore:
+                    $before = $step->isTaken();
                     break;
-                case Isolation::Dead->value:
-                    if ($taken) {
-                        $proofs[] = new Proof($payload->string('place', 'board'), $observation->clientAt, $reference && $before && $this->provedAfter($at), $this->switchedAfter($at), $payload->flag('opened', false));
+                case Isolation::Dead:
+                    if ($step->isTaken()) {
+                        $place = $step->place ?? '';
+                        $live = $step->hasFoundVoltage();
+                        // A second look does not hide a first one that found something: only a wider isolation does.
+                        $doubtful = isset($found[$place]) && !$this->isWidenedAfter($found[$place], $at);
+                        [$lapse, $by] = $this->lapse($at, $place);
+                        $proofs[] = new Proof($entry, $step, $place, $reference && $before && !$live && !$doubtful && $this->provedAfter($at), $live, $lapse, $by);
+                        if ($live) {
+                            $found[$place] = $entry;
+                        }
                     }
                     break;
+                default:
             }
         }
 
         return $proofs;
     }
 
-    /** Whether a complete proof stands now, anywhere on the board. */
-    public function isProved(): bool
+    /**
+     * Places where leads are that have no proof standing.
+     *
+     * @return list<string> place ids
+     */
+    public function unproved(House $house, Connection $connection): array
     {
+        $proved = [];
         foreach ($this->proofs() as $proof) {
-            if ($proof->complete && !$proof->lapsed) {
+            $proved[$proof->place] = $proof->stands();
+        }
+        $missing = [];
+        foreach ($connection->terminals as $terminal) {
+            $place = self::placeOf($house, $terminal);
+            if (null !== $place && true !== ($proved[$place] ?? false)) {
+                $missing[$place] = $place;
+            }
+        }
+
+        return array_values($missing);
+    }
+
+    public static function placeOf(House $house, string $terminal): ?string
+    {
+        if (HouseNetwork::GROUND === $terminal) {
+            return null;
+        }
+        $joint = $house->joint($terminal);
+        $landed = null === $joint ? $terminal : $joint[0]->ends[$joint[1] - 1];
+
+        return null === $landed || !$house->hasTerminal($landed) ? null : $house->partOf($landed)->place;
+    }
+
+    /** @return array<string, array{Lock, Entry}> device => the lock that hangs on it, and the entry that says so */
+    public function locks(?int $before = null): array
+    {
+        $locks = [];
+        foreach ($this->journal->standing(IsolationStep::class) as [$entry, $step]) {
+            if (null !== $before && $this->journal->index($entry) >= $before) {
+                break;
+            }
+            foreach ($step->isTaken() ? $step->locks : [] as $lock) {
+                if (IsolationStep::RELEASE === $step->step) {
+                    unset($locks[$lock->device]);
+                } else {
+                    $locks[$lock->device] = [$lock, $entry];
+                }
+            }
+        }
+
+        return $locks;
+    }
+
+    /** @return list<string> devices that isolate just now: opened by a step of this round and open still */
+    public function points(?int $before = null): array
+    {
+        $points = [];
+        foreach ($this->journal->entries as $at => $entry) {
+            if (null !== $before && $at >= $before) {
+                break;
+            }
+            if ($entry->payload instanceof IsolationStep) {
+                if (Isolation::Warn === $entry->payload->inOrder()) {
+                    $points = [];
+                }
+                foreach ($this->journal->changes($at) as $change) {
+                    if ('set' === $change->operation) {
+                        $points[$change->subject] = $change->subject;
+                    }
+                }
+            }
+        }
+        $state = null === $before ? $this->journal->state() : $this->journal->fold()->before($before);
+
+        return array_values(array_filter($points, static fn (string $device): bool => 'off' === $state->position($device, 'on')));
+    }
+
+    /** Whether each point of isolation is recorded as locked by somebody who has not taken the lock off. */
+    private function isAllLocked(?int $before = null): bool
+    {
+        $points = $this->points($before);
+
+        return [] !== $points && [] === array_diff($points, array_map(strval(...), array_keys($this->locks($before))));
+    }
+
+    /** Whether an entry closes a device that the isolation opened, or a main. */
+    private function energises(int $at): bool
+    {
+        $house = $this->journal->house;
+        if (null === $house) {
+            return false;
+        }
+        $opened = array_map(static fn (Part $main): string => $main->id, States::mains($house));
+        foreach ($this->journal->entries as $earlier => $entry) {
+            foreach ($entry->payload instanceof IsolationStep ? $this->journal->changes($earlier) : [] as $change) {
+                $opened[] = $change->subject;
+            }
+        }
+        foreach ($this->journal->changes($at) as $change) {
+            if ('set' === $change->operation && 'off' !== $change->value && \in_array($change->subject, $opened, true)) {
                 return true;
             }
         }
@@ -101,11 +232,64 @@ final readonly class Isolations
         return false;
     }
 
-    private function switchedAfter(int $at): bool
+    /** @return array{Lapse|null, Entry|null} the first thing that ended a proof, and the entry that did */
+    private function lapse(int $at, string $place): array
     {
-        foreach (\array_slice($this->journal->observations, $at + 1) as $later) {
-            if ([] !== $this->journal->changes($later)) {
-                return true;
+        $house = $this->journal->house;
+        $own = $this->journal->entries[$at]->source;
+        foreach ($this->journal->fold()->meanwhile($own->device, $own->seen, $at) as $other) {
+            foreach ($this->journal->changes($other) as $change) {
+                if (null === $house || ComesAlive::by($house, $this->journal->fold()->before($other), $change, $place)) {
+                    return [Lapse::Meanwhile, $this->journal->entries[$other]];
+                }
+            }
+        }
+        $last = $own->clientAt;
+        for ($later = $at + 1, $count = \count($this->journal->entries); $later < $count; ++$later) {
+            $entry = $this->journal->entries[$later];
+            if ($this->isTooLong($last, $entry->source->clientAt) && !$this->isAllLocked($later)) {
+                return [Lapse::Gap, null];
+            }
+            $last = max($last, $entry->source->clientAt);
+            $step = $entry->payload;
+            if ($step instanceof IsolationStep) {
+                if (IsolationStep::RELEASE === $step->step && $step->isTaken()) {
+                    return [Lapse::Unlocked, $entry];
+                }
+                if (IsolationStep::LEFT === $step->step && !$this->isAllLocked($later)) {
+                    return [Lapse::Left, $entry];
+                }
+                if (Isolation::Dead === $step->inOrder() && $step->place === $place && $step->hasFoundVoltage()) {
+                    return [Lapse::Voltage, $entry];
+                }
+            }
+            $state = $this->journal->fold()->before($later);
+            foreach ($this->journal->changes($later) as $change) {
+                if (null === $house || ComesAlive::by($house, $state, $change, $place)) {
+                    return [Lapse::Energised, $entry];
+                }
+                $state = $state->after($change);
+            }
+        }
+        if (null !== $this->journal->now && $this->isTooLong($last, $this->journal->now) && !$this->isAllLocked()) {
+            return [Lapse::Gap, null];
+        }
+
+        return [null, null];
+    }
+
+    private function isTooLong(\DateTimeImmutable $from, \DateTimeImmutable $to): bool
+    {
+        return $to->getTimestamp() - $from->getTimestamp() > 60 * $this->journal->proofMinutes;
+    }
+
+    private function isWidenedAfter(Entry $found, ?int $before = null): bool
+    {
+        for ($later = $this->journal->index($found) + 1, $count = $before ?? \count($this->journal->entries); $later < $count; ++$later) {
+            foreach ($this->journal->changes($later) as $change) {
+                if ('set' === $change->operation && 'off' === $change->value) {
+                    return true;
+                }
             }
         }
 
@@ -114,13 +298,12 @@ final readonly class Isolations
 
     private function provedAfter(int $at): bool
     {
-        foreach (\array_slice($this->journal->observations, $at + 1) as $later) {
-            $payload = new Attributes($later->payload, '');
-            $step = 'isolation' === $later->kind ? $payload->string('step') : '';
-            if (Isolation::TesterAfter->value === $step) {
-                return !$payload->has('skipped');
+        for ($later = $at + 1, $count = \count($this->journal->entries); $later < $count; ++$later) {
+            $step = $this->journal->entries[$later]->payload;
+            if ($step instanceof IsolationStep && Isolation::TesterAfter === $step->inOrder()) {
+                return $step->isTaken();
             }
-            if (Isolation::Dead->value === $step || [] !== $this->journal->changes($later)) {
+            if (($step instanceof IsolationStep && Isolation::Dead === $step->inOrder()) || [] !== $this->journal->changes($later)) {
                 return false;
             }
         }

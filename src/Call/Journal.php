@@ -5,98 +5,219 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Entity\Observation;
+use App\Observation\Accepted;
+use App\Observation\Closed;
+use App\Observation\Corrected;
+use App\Observation\Doubted;
+use App\Observation\Entry;
+use App\Observation\IsolationStep;
+use App\Observation\Leads;
+use App\Observation\Measured;
+use App\Observation\Payload;
+use App\Observation\Placed;
+use App\Observation\Repaired;
+use App\Observation\Seen;
+use App\Observation\Settled;
+use App\Observation\Told;
+use App\Observation\Tried;
+use App\Observation\Unrepaired;
+use App\Observation\Withdrawn;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
-use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part;
+use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\TwoPoleIndicator;
 use YellowProbe\Procedure\Access;
-use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\Opened;
-use YellowProbe\Procedure\States;
-use YellowProbe\Safety\IsolationScope;
 
-/** What the observations of a call add up to: the state of the house, the proofs, the readings as they stand. */
+/** What the entries of a call add up to: the state of the house, the proofs, the readings and everything else as it stands. */
 final class Journal
 {
     public const VERDICTS = ['cured', 'explained', 'not-found', 'passed-on'];
 
+    /** Minutes without an entry after which a proof of dead lapses, where a firm has not said otherwise. */
+    public const PROOF_MINUTES = 30;
+
     /** The visit for which nobody has to have complained. */
     private const INSPECTION = 'inspection';
 
-    private ?State $state = null;
+    /** @var list<Entry> in the order they were stored */
+    public readonly array $entries;
+
+    /** @var array<string, int> id => place among the entries */
+    private array $indexes = [];
+
+    /** @var array<string, string> id => why it does not stand */
+    private array $withdrawn = [];
+
+    /** @var array<string, list<array{Entry, Corrected}>> id => corrections, the latest last */
+    private array $corrected = [];
+
+    private ?Fold $fold = null;
+    private ?Isolations $isolations = null;
 
     /** @var list<TakenReading>|null */
     private ?array $readings = null;
 
-    /** @param list<Observation> $observations in the order they were stored */
-    public function __construct(public readonly array $observations, public readonly ?House $house)
+    /**
+     * @param list<Observation|Entry>     $observations in the order they were stored
+     * @param (\Closure(int): House)|null $version      the house as it was in a version
+     * @param \DateTimeImmutable|null     $now          null where nothing depends on the hour
+     */
+    public function __construct(array $observations, public readonly ?House $house, private readonly ?\Closure $version = null, public readonly ?\DateTimeImmutable $now = null, public readonly int $proofMinutes = self::PROOF_MINUTES)
     {
+        $this->entries = array_map(static fn (Observation|Entry $each): Entry => $each instanceof Entry ? $each : Entry::of($each), $observations);
+        foreach ($this->entries as $at => $entry) {
+            $this->indexes[$entry->id()] = $at;
+            if ($entry->payload instanceof Withdrawn) {
+                $this->withdrawn[$entry->payload->observation] = $entry->payload->reason;
+            } elseif ($entry->payload instanceof Corrected) {
+                $this->corrected[$entry->payload->observation][] = [$entry, $entry->payload];
+            }
+        }
     }
 
-    /** Whether something written names a part of the house, so that another house would make it untrue. */
-    public function refersToHouse(): bool
+    /** The same journal with one entry more. */
+    public function with(Entry $entry): self
     {
-        foreach ($this->observations as $observation) {
-            $payload = $observation->payload;
-            if (\in_array($observation->kind, ['done', 'placed', 'accepted'], true) || isset($payload['connection']) || isset($payload['place'])) {
-                return true;
+        return new self([...$this->entries, $entry], $this->house, $this->version, $this->now, $this->proofMinutes);
+    }
+
+    /**
+     * Every entry of a kind that could be read, withdrawn or not.
+     *
+     * @template T of Payload
+     *
+     * @param class-string<T> $kind
+     *
+     * @return list<array{Entry, T}>
+     */
+    public function all(string $kind): array
+    {
+        $found = [];
+        foreach ($this->entries as $entry) {
+            if ($entry->payload instanceof $kind) {
+                $found[] = [$entry, $entry->payload];
             }
         }
 
-        return false;
+        return $found;
     }
 
-    /** The fold of everything that was done. */
+    /**
+     * Those that nobody has withdrawn.
+     *
+     * @template T of Payload
+     *
+     * @param class-string<T> $kind
+     *
+     * @return list<array{Entry, T}>
+     */
+    public function standing(string $kind): array
+    {
+        return array_values(array_filter($this->all($kind), fn (array $each): bool => !isset($this->withdrawn[$each[0]->id()])));
+    }
+
+    /**
+     * The last that stands.
+     *
+     * @template T of Payload
+     *
+     * @param class-string<T> $kind
+     *
+     * @return array{Entry, T}|null
+     */
+    public function last(string $kind): ?array
+    {
+        $all = $this->standing($kind);
+
+        return [] === $all ? null : $all[\count($all) - 1];
+    }
+
+    public function entry(string $id): ?Entry
+    {
+        return isset($this->indexes[$id]) ? $this->entries[$this->indexes[$id]] : null;
+    }
+
+    /** Its place among the entries. */
+    public function index(Entry $entry): int
+    {
+        return $this->indexes[$entry->id()] ?? throw new \LogicException('This entry is of another call.');
+    }
+
+    /** Why an entry does not stand; null when it does. */
+    public function withdrawnReason(Entry $entry): ?string
+    {
+        return $this->withdrawn[$entry->id()] ?? null;
+    }
+
+    /** @return list<array{Entry, Corrected}> the latest last */
+    public function corrections(Entry $entry): array
+    {
+        return $this->corrected[$entry->id()] ?? [];
+    }
+
+    /** The words of an entry as last corrected. */
+    public function words(Entry $entry, string $first): string
+    {
+        $corrections = $this->corrections($entry);
+
+        return [] === $corrections ? $first : $corrections[\count($corrections) - 1][1]->text ?? $first;
+    }
+
+    /** The house that an entry names things in: the version it was made in. */
+    public function houseOf(Entry $entry): ?House
+    {
+        $version = $entry->source->houseVersion;
+
+        return null === $this->house || null === $version || null === $this->version ? $this->house : ($this->version)($version);
+    }
+
+    /** Position of the last entry; 0 when there is none. */
+    public function position(): int
+    {
+        return [] === $this->entries ? 0 : $this->entries[\count($this->entries) - 1]->position();
+    }
+
+    /** @return array<string, list<Entry>> what is named of the house (a part, a place, a joint, a terminal, an element) => entries that name it */
+    public function names(): array
+    {
+        $names = [];
+        foreach ($this->entries as $entry) {
+            foreach (null === $entry->payload ? [] : Named::in($entry->payload) as $name) {
+                $names[$name][] = $entry;
+            }
+        }
+
+        return $names;
+    }
+
+    public function fold(): Fold
+    {
+        return $this->fold ??= new Fold($this->entries, $this->house);
+    }
+
+    /** The state of the house as everything that was done adds up. */
     public function state(): State
     {
-        return $this->state ??= $this->folded();
+        return $this->fold()->state();
     }
 
-    private function folded(): State
+    /** @return list<StateChange> what an entry changed in the house */
+    public function changes(int $at): array
     {
-        $state = null === $this->house ? State::fromArray([]) : State::resting($this->house);
-        foreach ($this->observations as $observation) {
-            $state = $state->after(...$this->changes($observation));
-        }
-
-        return $state;
+        return $this->fold()->changes($at);
     }
 
-    /** @return list<StateChange> what an observation changed in the house */
-    public function changes(Observation $observation): array
-    {
-        if (null === $this->house) {
-            return [];
-        }
-        $payload = new Attributes($observation->payload, '');
-        if ('done' === $observation->kind) {
-            $changes = [];
-            foreach ($payload->map('changes') as $at => $change) {
-                $changes[] = StateChange::read($change->raw, $this->house, "/changes/$at");
-            }
-
-            return $changes;
-        }
-        $step = $payload->string('step', '');
-        if ('isolation' === $observation->kind && ('danger-now' === $step || Isolation::Off->value === $step) && !$payload->has('skipped')) {
-            $devices = 'danger-now' === $step ? States::mains($this->house) : IsolationScope::devices($this->house, $payload->string('place', ''), $payload->string('level', IsolationScope::BOARD));
-
-            return array_map(static fn (Part $device): StateChange => new StateChange('set', $device->id, 'off'), $devices);
-        }
-
-        return [];
-    }
-
-    /** The isolation as far as it has come, and what was proved dead. */
     public function isolations(): Isolations
     {
-        return new Isolations($this);
+        return $this->isolations ??= new Isolations($this);
     }
 
     /** @return list<TakenReading> */
@@ -108,41 +229,43 @@ final class Journal
     /** @return list<TakenReading> */
     private function taken(): array
     {
-        $withdrawn = $corrections = $placed = $doubted = [];
-        foreach ($this->observations as $observation) {
-            $payload = new Attributes($observation->payload, '');
-            $of = $payload->string('observation', '');
-            match ($observation->kind) {
-                'withdrawn' => $withdrawn[$of] = $payload->string('reason'),
-                'doubted' => $doubted[$of] = $payload->string('reason'),
-                'corrected' => $corrections[$of][] = ['id' => $observation->id->toRfc4122(), 'raw' => $payload->string('raw'), 'reason' => $payload->string('reason')],
-                'placed' => $placed[$of] = $payload->object('connection')->raw,
-                default => null,
-            };
+        $doubted = $placed = [];
+        foreach ($this->standing(Doubted::class) as [, $doubt]) {
+            $doubted[$doubt->observation] = $doubt->reason;
         }
+        foreach ($this->standing(Placed::class) as [, $place]) {
+            $placed[$place->observation] = $place->connection;
+        }
+        $repairs = array_map(fn (array $repair): int => $this->index($repair[0]), $this->standing(Repaired::class));
         $readings = [];
-        $repaired = null;
-        foreach ($this->observations as $at => $observation) {
-            if ('repaired' === $observation->kind) {
-                $repaired = $this->repaired($at + 1);
+        foreach ($this->entries as $entry) {
+            if ($entry->payload instanceof IsolationStep && $entry->payload->isTaken()) {
+                array_push($readings, ...$this->ofIsolation($entry, $entry->payload));
             }
-            if ('measured' !== $observation->kind) {
+            if (!$entry->payload instanceof Measured) {
                 continue;
             }
-            $payload = new Attributes($observation->payload, '');
-            $id = $observation->id->toRfc4122();
-            $instrument = Instruments::get($payload->string('instrument'));
-            $connection = $placed[$id] ?? $payload->object('connection')->raw;
-            $own = $corrections[$id] ?? [];
+            $measured = $entry->payload;
+            $id = $entry->id();
+            $at = $this->index($entry);
+            try {
+                $instrument = Instruments::get($measured->instrument);
+            } catch (\OutOfBoundsException) {
+                continue; // a tester that an older version knew: shown as it is stored, weighed by nothing
+            }
+            $leads = $placed[$id] ?? $measured->connection;
+            $own = array_values(array_filter($this->corrections($entry), static fn (array $each): bool => null !== $each[1]->raw));
+            $before = array_values(array_filter($repairs, static fn (int $repair): bool => $repair < $at));
             $readings[] = new TakenReading(
-                $observation,
+                $entry,
+                $measured,
                 $instrument,
-                [] === $own ? $payload->string('raw') : $own[\count($own) - 1]['raw'],
-                [] === $connection || null === $this->house ? null : Connection::read($connection, $instrument, $this->house, '/connection'),
-                $withdrawn[$id] ?? null,
-                $own,
-                null !== $repaired,
-                $repaired ?? [],
+                [] === $own ? $measured->raw : (string) $own[\count($own) - 1][1]->raw,
+                null === $leads || null === $this->house ? null : self::connected($leads->raw(), $instrument, $this->house),
+                $this->withdrawn[$id] ?? null,
+                array_map(static fn (array $each): array => ['id' => $each[0]->id(), 'raw' => (string) $each[1]->raw, 'reason' => $each[1]->reason], $own),
+                [] !== $before,
+                [] === $before ? [] : $this->repaired($before[\count($before) - 1] + 1),
                 $doubted[$id] ?? null,
             );
         }
@@ -150,20 +273,55 @@ final class Journal
         return $readings;
     }
 
+    /** @return list<TakenReading> the figures of a live reference, and of a dead test that found a voltage, as the indicator lit */
+    private function ofIsolation(Entry $entry, IsolationStep $step): array
+    {
+        $readings = [];
+        $indicator = TwoPoleIndicator::plain();
+        foreach ($step->tried as $at => $tried) {
+            $terminals = explode('|', $tried->pair);
+            if (null === $tried->raw || 2 !== \count($terminals) || null === $this->house) {
+                continue;
+            }
+            $lit = $indicator->lit(ReadingParser::parse($tried->raw, Instruments::get('voltmeter-high-z'))->value);
+            $measured = new Measured($indicator->slug(), $tried->raw, new Leads($terminals));
+            $readings[] = new TakenReading($entry, $measured, $indicator, $lit, self::connected(['terminals' => $terminals, 'around' => []], $indicator, $this->house), $this->withdrawn[$entry->id()] ?? null, [], false, [], null, (string) $at);
+        }
+
+        return $readings;
+    }
+
+    /**
+     * Null where the house of today does not hold the point any more: what was read there stays, and is weighed by nothing.
+     *
+     * @param array{terminals: list<string>, around: list<string>} $raw
+     */
+    private static function connected(array $raw, \YellowProbe\Instrument\Instrument $instrument, House $house): ?Connection
+    {
+        try {
+            return Connection::read($raw, $instrument, $house);
+        } catch (HouseError) {
+            return null;
+        }
+    }
+
     /**
      * What has been repaired, as the ranking names repairs: the cause last accepted before each.
      *
-     * @param int|null $before place among the observations; all of them when left out
+     * @param int|null $before place among the entries; all of them when left out
      *
      * @return list<string>
      */
     public function repaired(?int $before = null): array
     {
         $repaired = $accepted = [];
-        foreach (\array_slice($this->observations, 0, $before) as $observation) {
-            if ('accepted' === $observation->kind) {
-                $accepted = Hypothesis::repairsOf((new Attributes($observation->payload, ''))->string('hypothesis'));
-            } elseif ('repaired' === $observation->kind) {
+        foreach (\array_slice($this->entries, 0, $before) as $entry) {
+            if (isset($this->withdrawn[$entry->id()])) {
+                continue;
+            }
+            if ($entry->payload instanceof Accepted) {
+                $accepted = Hypothesis::repairsOf($entry->payload->hypothesis);
+            } elseif ($entry->payload instanceof Repaired) {
                 array_push($repaired, ...$accepted);
             }
         }
@@ -171,70 +329,41 @@ final class Journal
         return array_values(array_unique($repaired));
     }
 
-    /** @return list<array{Observation, string, list<string>}> each time that the complaint was tried again: the outcome, and what had been repaired by then */
+    /** @return list<array{Entry, string, list<string>}> each time that the complaint was tried again: the outcome, and what had been repaired by then */
     public function trials(): array
     {
-        $trials = [];
-        foreach ($this->observations as $at => $observation) {
-            if ('tried' === $observation->kind) {
-                $trials[] = [$observation, (new Attributes($observation->payload, ''))->string('outcome'), $this->repaired($at)];
-            }
-        }
-
-        return $trials;
+        return array_map(fn (array $trial): array => [$trial[0], $trial[1]->outcome, $this->repaired($this->index($trial[0]))], $this->standing(Tried::class));
     }
 
     /** What was told, as far as it was picked from the lists. */
     public function story(): Story
     {
         $symptoms = $contexts = $findings = $tripped = [];
-        foreach ($this->observations as $observation) {
-            $payload = new Attributes($observation->payload, '');
-            if ('told' === $observation->kind && $payload->has('symptom')) {
-                $symptoms[] = $payload->string('symptom');
-            }
-            foreach (['context', 'resets'] as $key) {
-                if ('told' === $observation->kind && $payload->has($key)) {
-                    $contexts[] = $payload->string($key);
-                }
-            }
-            if ('told' === $observation->kind && isset($this->house?->parts[$payload->string('device', '')])) {
-                $tripped[] = $payload->string('device');
-            }
+        foreach ($this->standing(Told::class) as [, $told]) {
+            $symptoms[] = $told->symptom;
+            array_push($contexts, $told->context, $told->resets);
+            $tripped[] = isset($this->house->parts[$told->device ?? '']) ? $told->device : null;
+        }
+        foreach ($this->standing(Seen::class) as [$entry, $seen]) {
             // What a look found was looked up in the list when it was stored.
-            $finding = 'seen' === $observation->kind ? $payload->string('finding', (new Attributes($observation->verdict, ''))->string('finding', '')) : '';
-            if ('' !== $finding) {
-                $findings[] = [$finding, $payload->string('place', '')];
+            $finding = $seen->finding ?? $entry->source->verdict['finding'] ?? '';
+            if (\is_string($finding) && '' !== $finding) {
+                $findings[] = [$finding, $seen->place ?? ''];
             }
         }
-
+        [$symptoms, $contexts, $tripped] = array_map(static fn (array $each): array => array_values(array_filter($each, is_string(...))), [$symptoms, $contexts, $tripped]);
         // Who orders an inspection complains of nothing until he does.
-        $isInspection = [] === $symptoms && self::INSPECTION === ($this->observations[0] ?? null)?->call->visit;
+        $isInspection = [] === $symptoms && self::INSPECTION === ($this->entries[0] ?? null)?->source->call->visit;
 
         return new Story($isInspection ? [Story::INSPECTION] : $symptoms, $contexts, $findings, $tripped);
     }
 
-    /** @return list<Observation> symptoms that were told and have no verdict yet */
+    /** @return list<Entry> symptoms that were told and have no verdict yet */
     public function unsettled(): array
     {
-        $settled = [];
-        foreach ($this->observations as $observation) {
-            if ('settled' === $observation->kind) {
-                $settled[] = (new Attributes($observation->payload, ''))->string('observation');
-            }
-        }
+        $settled = array_map(static fn (array $each): string => $each[1]->observation, $this->standing(Settled::class));
 
-        return array_values(array_filter($this->observations, static fn (Observation $each): bool => 'told' === $each->kind && isset($each->payload['symptom']) && !\in_array($each->id->toRfc4122(), $settled, true)));
-    }
-
-    public function last(string $kind): ?Observation
-    {
-        $last = null;
-        foreach ($this->observations as $observation) {
-            $last = $kind === $observation->kind ? $observation : $last;
-        }
-
-        return $last;
+        return array_values(array_map(static fn (array $each): Entry => $each[0], array_filter($this->standing(Told::class), static fn (array $each): bool => null !== $each[1]->symptom && !\in_array($each[0]->id(), $settled, true))));
     }
 
     /** What is open now: what the last thing measured was measured in. */
@@ -249,15 +378,20 @@ final class Journal
         return Opened::of(...Access::reached($this->house, new Measurement(State::fromArray($last->source->state), $last->instrument, $last->connection)));
     }
 
+    public function isClosed(): bool
+    {
+        return null !== $this->last(Closed::class);
+    }
+
     /** The stage that the call has come to. */
     public function stage(): string
     {
         return match (true) {
-            null !== $this->last('closed') => 'closed',
-            $this->isRepairProved() => 'hand-over',
-            null !== $this->last('accepted') => 'put-right',
-            null !== $this->last('measured') => 'trace',
-            null !== $this->last('isolation') => 'make-safe',
+            $this->isClosed() => 'closed',
+            $this->isRepairProved(), null !== $this->last(Unrepaired::class) => 'hand-over',
+            null !== $this->last(Accepted::class) => 'put-right',
+            null !== $this->last(Measured::class) => 'trace',
+            null !== $this->last(IsolationStep::class) => 'make-safe',
             default => 'hear',
         };
     }
@@ -265,14 +399,16 @@ final class Journal
     /** Whether a reading after the last repair repeated the failed test. */
     public function isRepairProved(): bool
     {
-        $proved = false;
-        foreach ($this->observations as $observation) {
-            if ('repaired' === $observation->kind) {
-                $proved = false;
+        $repair = $this->last(Repaired::class);
+        if (null === $repair) {
+            return false;
+        }
+        foreach ($this->standing(Measured::class) as [$entry]) {
+            if ($this->index($entry) > $this->index($repair[0]) && true === ($entry->source->verdict['proves'] ?? false)) {
+                return true;
             }
-            $proved = $proved || ('measured' === $observation->kind && true === ($observation->verdict['proves'] ?? false));
         }
 
-        return $proved && null !== $this->last('repaired');
+        return false;
     }
 }

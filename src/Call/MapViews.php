@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\View\ClampView;
+use App\Api\View\DeviceView;
 use App\Api\View\LoadView;
 use App\Api\View\MapView;
 use App\Api\View\ReturnView;
@@ -18,6 +19,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\Knowing;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Place;
 use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
@@ -33,8 +35,13 @@ final readonly class MapViews
 
     private const CLAMPS = ['line and neutral' => ['L', 'N'], 'line alone' => ['L'], 'neutral alone' => ['N'], 'cpc alone' => ['E']];
 
-    public function map(string $houseId, int $version, House $house, State $state, Ranking $ranking, RuleSet $rules): MapView
+    public function __construct(private IsolationViews $isolations)
     {
+    }
+
+    public function map(string $houseId, int $version, House $house, Journal $journal, Ranking $ranking, RuleSet $rules): MapView
+    {
+        $state = $journal->state();
         $controls = new Controls($house, $state);
         $main = States::mains($house)[0] ?? null;
         $service = $house->partsOfKind('service')[0] ?? null;
@@ -56,6 +63,8 @@ final readonly class MapViews
             array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
             array_map(static fn (Part $device): ClampView => new ClampView($device->name, array_map(static fn (string $pole): string => "+$device->id/$pole", self::WATCHED[$device->kind])), $house->partsOfKind(...array_keys(self::WATCHED))),
             $controls->links(),
+            $this->isolations->levers($house, $journal),
+            array_values(array_map(static fn (Place $place): DeviceView => new DeviceView($place->id, $place->name), array_filter($house->places, static fn (Place $place): bool => 'board' === $place->kind))),
         );
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\Problem;
-use YellowProbe\Installation\Attributes;
+use App\Observation\Done;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\StateChange;
@@ -21,14 +21,14 @@ final class Parting
      *
      * @throws Problem
      */
-    public static function check(House $house, Journal $journal, array $changes, Attributes $payload): void
+    public static function check(House $house, Journal $journal, array $changes, Done $done): void
     {
-        $isExplained = '' !== trim($payload->string('notClamped', ''));
+        $isExplained = null !== $done->notClamped;
         foreach (ClampFirst::of($house, $changes) as $joint => $element) {
             $name = Labels::joint($house, $joint);
             $amperes = self::clamped($house, $journal, $element);
             if (null === $amperes && !$isExplained) {
-                throw Problem::conflict("Clamp $name before you part it, as things stand now; or say in \"notClamped\" why not.", '/payload/notClamped');
+                throw Problem::conflict("Clamp $name before you part it, as things stand now; or write down why not.", '/payload/notClamped');
             }
             // A reason stands for a clamp that was not used, never for amps that one showed.
             if (null !== $amperes && $amperes >= ClampFirst::CARRIES_AMPERES) {
@@ -41,8 +41,8 @@ final class Parting
     private static function clamped(House $house, Journal $journal, string $element): ?float
     {
         $changed = 0;
-        foreach ($journal->observations as $observation) {
-            $changed = [] === $journal->changes($observation) ? $changed : $observation->position;
+        foreach ($journal->entries as $at => $entry) {
+            $changed = [] === $journal->changes($at) ? $changed : $entry->position();
         }
         $amperes = null;
         foreach ($journal->readings() as $reading) {

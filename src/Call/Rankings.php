@@ -6,7 +6,8 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Api\View\RankingView;
-use App\Entity\Observation;
+use App\Observation\Entry;
+use App\Words\Say;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
@@ -22,11 +23,12 @@ use YellowProbe\Instrument\ComplaintTrial;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Procedure\TestName;
 
 /** The ranking of a call: worked out once for everything that it depends on, whichever request asks for it first. */
 final readonly class Rankings
 {
-    public function __construct(private Kept $kept, private TradeData $trade, private DiagnosisViews $views)
+    public function __construct(private Kept $kept, private TradeData $trade, private DiagnosisViews $views, private Say $say)
     {
     }
 
@@ -134,7 +136,7 @@ final readonly class Rankings
     {
         $readings = $journal->readings();
         $trials = $journal->trials();
-        $exposures = Episodes::of([...array_map(static fn (TakenReading $reading): Observation => $reading->source, $readings), ...array_column($trials, 0)]);
+        $exposures = Episodes::of([...array_map(static fn (TakenReading $reading): Entry => $reading->entry, $readings), ...array_column($trials, 0)]);
         $evidence = $tables = [];
         $table = function (Measurement $measurement) use ($house, $hypotheses, &$tables): PredictionTable {
             // What is measured again has the same table.
@@ -147,11 +149,11 @@ final readonly class Rankings
             }
             $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
             $evidence[] = new Evidence(
-                $reading->source->id->toRfc4122(),
+                $reading->id(),
                 $measurement,
                 ReadingParser::parse($reading->raw, $reading->instrument),
                 static fn (): PredictionTable => $table($measurement),
-                Diagnosis::where($house, $measurement),
+                $this->say->of(TestName::of($house, $measurement), $house->ruleSet),
                 $exposures[$at],
                 null === $reading->doubted ? Likelihood::BLUNDER : Likelihood::DOUBTED,
                 $reading->repaired,
@@ -159,9 +161,9 @@ final readonly class Rankings
         }
         $trial = new ComplaintTrial();
         $measurement = new Measurement(State::resting($house), $trial, Connection::around());
-        foreach ($trials as $at => [$observation, $outcome, $repaired]) {
+        foreach ($trials as $at => [$entry, $outcome, $repaired]) {
             if (!\in_array(Hypothesis::ELSE, $repaired, true)) {
-                $evidence[] = new Evidence($observation->id->toRfc4122(), $measurement, ReadingParser::parse($outcome, $trial), static fn (): PredictionTable => $table($measurement), $trial->words(), $exposures[\count($readings) + $at], repaired: $repaired);
+                $evidence[] = new Evidence($entry->id(), $measurement, ReadingParser::parse($outcome, $trial), static fn (): PredictionTable => $table($measurement), $trial->words(), $exposures[\count($readings) + $at], repaired: $repaired);
             }
         }
 

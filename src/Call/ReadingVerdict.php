@@ -5,29 +5,37 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\Problem;
-use App\Entity\Observation;
+use App\Observation\Measured;
+use App\Observation\Repaired;
+use App\Words\Say;
 use YellowProbe\Diagnosis\Expectation;
 use YellowProbe\Diagnosis\Fit;
 use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
-use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Unit;
 use YellowProbe\Procedure\Obstacle;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestName;
 use YellowProbe\Rules\Judgement;
 use YellowProbe\Rules\Verdict;
+use YellowProbe\Words\Message;
 
-/** A reading judged as it is stored: against every limit that applies and against what the house should show. */
+/**
+ * A reading judged as it is stored: that it belongs to the test it names, then against every limit that applies and against
+ * what the house should show.
+ */
 final readonly class ReadingVerdict
 {
-    public function __construct(private TradeData $trade, private Kept $kept)
+    public function __construct(private TradeData $trade, private Kept $kept, private Say $say)
     {
     }
 
@@ -36,27 +44,32 @@ final readonly class ReadingVerdict
      *
      * @throws Problem
      */
-    public function of(Attributes $payload, Journal $journal): array
+    public function of(Measured $measured, Journal $journal, Origin $origin): array
     {
-        $instrument = self::instrument($payload);
-        $reading = ReadingParser::parse($payload->string('raw'), $instrument);
-        Forced::read($payload, '/payload/forced');
-        $raw = $payload->object('connection')->raw;
-        if (null === $journal->house || [] === $raw) {
-            if ('' === trim($payload->string('near', ''))) {
-                throw Problem::invalid('/payload/near', 'Say where it was read: on terminals of the house, or in words when the house does not hold that point yet.');
+        $instrument = self::instrument($measured);
+        try {
+            $reading = ReadingParser::parse($measured->raw, $instrument);
+        } catch (ReadingError $e) {
+            throw Problem::invalid('/payload/raw', $e->getMessage());
+        }
+        $house = $journal->house;
+        self::setUp($measured, $journal, $origin);
+        if (null === $house || null === $measured->connection) {
+            if (null === $measured->near) {
+                throw Problem::invalid('/payload/near', 'Say where it was read, in words: this call has no house yet.');
             }
 
             return ['placed' => false, 'cautions' => []];
         }
-        $house = $journal->house;
         try {
-            $connection = Connection::read($raw, $instrument, $house, '/payload/connection');
+            $connection = Connection::read($measured->connection->raw(), $instrument, $house, '/payload/connection');
         } catch (HouseError $e) {
             throw Problem::invalid($e->path, $e->getMessage());
         }
-        $measurement = new Measurement($journal->state(), $instrument, $connection);
-        $cautions = self::cautions($house, $measurement, $journal);
+        $state = $journal->fold()->asSeenBy($origin->device, $origin->seen);
+        $measurement = new Measurement($state, $instrument, $connection);
+        $this->belongs($measured, $house, $measurement);
+        $cautions = [...$this->cautions($house, $measurement, $journal), ...$this->meanwhile($house, $journal, $origin)];
         try {
             $row = $this->kept->sound($house, $measurement);
         } catch (HouseError $e) {
@@ -68,7 +81,7 @@ final readonly class ReadingVerdict
 
         return [
             'placed' => true,
-            'where' => Diagnosis::where($house, $measurement),
+            'where' => $this->say->of(TestName::of($house, $measurement), $house->ruleSet),
             'value' => $reading->value,
             'expected' => $expectation->text(),
             'range' => $expectation->range(),
@@ -82,22 +95,67 @@ final readonly class ReadingVerdict
         ];
     }
 
-    private static function instrument(Attributes $payload): Instrument
+    /** The state that a reading of this device is stored with. */
+    public static function stateOf(Journal $journal, Origin $origin): State
+    {
+        return $journal->fold()->asSeenBy($origin->device, $origin->seen);
+    }
+
+    private static function instrument(Measured $measured): Instrument
     {
         try {
-            return Instruments::get($payload->string('instrument'));
+            return Instruments::get($measured->instrument);
         } catch (\OutOfBoundsException $e) {
             throw Problem::invalid('/payload/instrument', $e->getMessage());
         }
     }
 
+    /** Since its last preparation was confirmed its device has switched, lifted or linked nothing. */
+    private static function setUp(Measured $measured, Journal $journal, Origin $origin): void
+    {
+        if (null === $measured->setUpAt) {
+            return;
+        }
+        $entry = $journal->entry($measured->setUpAt) ?? throw Problem::conflict('This was set up after an entry that is not stored here. Set the test up again.', '/payload/setUpAt');
+        $house = $journal->house;
+        for ($at = $journal->index($entry) + 1, $count = \count($journal->entries); $at < $count; ++$at) {
+            $later = $journal->entries[$at];
+            $isKnown = null === $origin->seen || $later->position() <= $origin->seen || (null !== $origin->device && null !== $later->source->device && $later->source->device->equals($origin->device));
+            $changes = null === $house || !$isKnown ? [] : $journal->changes($at);
+            if (null !== $house && [] !== $changes) {
+                throw Problem::conflict(\sprintf('Since this test was set up: %s. Set it up again, and read again.', implode(', ', array_map(static fn (StateChange $change): string => $change->words($house), $changes))), '/payload/setUpAt');
+            }
+        }
+    }
+
+    /** Tester, setting, leads and state are those of the test that it says was on the screen. */
+    private function belongs(Measured $measured, House $house, Measurement $measurement): void
+    {
+        if (null === $measured->test) {
+            return;
+        }
+        try {
+            $plan = TestCatalogue::plan($house, $measured->test);
+        } catch (\OutOfBoundsException) {
+            throw Problem::invalid('/payload/test', 'This house has no such test. Set it up again.');
+        }
+        $name = $this->say->of(TestName::of($house, $plan->measurement), $house->ruleSet);
+        if ($plan->measurement->instrument->slug() !== $measurement->instrument->slug() || $plan->measurement->connection->toArray() !== $measurement->connection->toArray()) {
+            throw Problem::invalid('/payload/test', \sprintf('Tester and leads are not those of “%s”. Nothing was stored; set it up again.', $name));
+        }
+        $missing = $measurement->state->changesTo($plan->measurement->state);
+        if ([] !== $missing) {
+            throw Problem::conflict(\sprintf('“%s” asks for another state of the house: %s. Nothing was stored; set it up again.', $name, implode(', ', array_map(static fn (StateChange $change): string => $change->words($house), $missing))), '/payload/test');
+        }
+    }
+
     /**
-     * An ohm or insulation range on conductors that the state leaves live is refused; without a proof of dead it is
+     * An ohm or insulation range on conductors that the state leaves live is refused; where no proof of dead stands it is
      * stored with a caution.
      *
      * @return list<string>
      */
-    private static function cautions(House $house, Measurement $measurement, Journal $journal): array
+    private function cautions(House $house, Measurement $measurement, Journal $journal): array
     {
         if (!$measurement->instrument->deadOnly()) {
             return [];
@@ -106,8 +164,22 @@ final readonly class ReadingVerdict
         if (true === $obstacle?->danger) {
             throw Problem::conflict($obstacle->words.' Make safe leads through the steps.', '/payload/instrument');
         }
+        $unproved = $journal->isolations()->unproved($house, $measurement->connection);
 
-        return $journal->isolations()->isProved() ? [] : ['No proof of dead stands at this moment: prove dead again at the point before you connect.'];
+        return [] === $unproved ? [] : [$this->say->of(new Message('caution.unproved', ['places' => implode(', ', array_map(static fn (string $place): string => $house->places[$place]->name, $unproved))]), $house->ruleSet)];
+    }
+
+    /** @return list<string> what somebody else switched that this device did not know of */
+    private function meanwhile(House $house, Journal $journal, Origin $origin): array
+    {
+        $words = [];
+        foreach ($journal->fold()->meanwhile($origin->device, $origin->seen) as $at) {
+            foreach ($journal->changes($at) as $change) {
+                $words[] = $change->words($house);
+            }
+        }
+
+        return [] === $words ? [] : [$this->say->of(new Message('caution.meanwhile', ['changes' => implode(', ', $words)]), $house->ruleSet)];
     }
 
     /**
@@ -117,7 +189,7 @@ final readonly class ReadingVerdict
      */
     private static function proves(Journal $journal, Measurement $measurement, array $judgements, Fit $fit): bool
     {
-        if (!$journal->last('repaired') instanceof Observation || Fit::Off === $fit) {
+        if (null === $journal->last(Repaired::class) || Fit::Off === $fit) {
             return false;
         }
         foreach ($judgements as $judgement) {
@@ -125,12 +197,7 @@ final readonly class ReadingVerdict
                 return false;
             }
         }
-        $failures = array_filter($journal->readings(), static fn (TakenReading $earlier): bool => !$earlier->proof && null === $earlier->withdrawn && self::failed($earlier->source));
-        $screened = Unit::Pattern === $measurement->instrument->unit();
-        if ($screened && [] !== array_filter($failures, static fn (TakenReading $earlier): bool => Unit::Pattern !== $earlier->instrument->unit())) {
-            return false; // three lamps are screening: where a test failed, that test is the proof
-        }
-        foreach ($failures as $earlier) {
+        foreach (self::toRepeat($journal) as $earlier) {
             if ($earlier->instrument->slug() === $measurement->instrument->slug() && $earlier->connection?->toArray() === $measurement->connection->toArray()) {
                 return true;
             }
@@ -139,12 +206,26 @@ final readonly class ReadingVerdict
         return false;
     }
 
-    /** Whether a stored reading failed when it was taken: off what the house should show, or beyond a limit. */
-    public static function failed(Observation $observation): bool
+    /**
+     * Readings that failed before the repair and have to be repeated. Three lamps are screening: where a test failed, that test
+     * is the proof.
+     *
+     * @return list<TakenReading>
+     */
+    public static function toRepeat(Journal $journal): array
     {
-        $judgements = $observation->verdict['judgements'] ?? [];
+        $failures = array_filter($journal->readings(), static fn (TakenReading $reading): bool => !$reading->proof && null === $reading->withdrawn && self::failed($reading));
+        $tests = array_filter($failures, static fn (TakenReading $reading): bool => Unit::Pattern !== $reading->instrument->unit());
+
+        return array_values([] === $tests ? $failures : $tests);
+    }
+
+    /** Whether a stored reading failed when it was taken: off what the house should show, or beyond a limit. */
+    private static function failed(TakenReading $reading): bool
+    {
+        $judgements = $reading->source->verdict['judgements'] ?? [];
         $bad = \is_array($judgements) && [] !== array_filter($judgements, static fn (mixed $judgement): bool => \is_array($judgement) && 'bad' === ($judgement['verdict'] ?? ''));
 
-        return $bad || Fit::Off->value === ($observation->verdict['fit'] ?? '');
+        return $bad || Fit::Off->value === ($reading->source->verdict['fit'] ?? '');
     }
 }

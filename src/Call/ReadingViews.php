@@ -9,9 +9,13 @@ use App\Api\View\JudgementView;
 use App\Api\View\PairedReadingView;
 use App\Api\View\ReadingView;
 use YellowProbe\Installation\Attributes;
+use App\Words\Say;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
+use YellowProbe\Procedure\TestName;
+use YellowProbe\Words\Message;
 
 /** The readings of a call as the page sees them. */
 final class ReadingViews
@@ -19,18 +23,17 @@ final class ReadingViews
     /** @var array<string, State> by what was stored: many readings are taken in one state */
     private array $states = [];
 
-    private function __construct(private readonly Journal $journal)
+    public function __construct(private readonly Say $say)
     {
     }
 
     /** @return list<ReadingView> in the order they were stored */
-    public static function of(Journal $journal): array
+    public function of(Journal $journal): array
     {
-        $own = new self($journal);
         $views = $before = [];
         foreach ($journal->readings() as $reading) {
             $test = $reading->test();
-            $views[] = $own->view($reading, null === $test ? null : $own->paired($reading, $before[$test] ?? []));
+            $views[] = $this->view($journal, $reading, null === $test ? null : $this->paired($journal, $reading, $before[$test] ?? []));
             if (null !== $test) {
                 $before[$test][] = $reading;
             }
@@ -39,22 +42,38 @@ final class ReadingViews
         return $views;
     }
 
-    private function view(TakenReading $reading, ?PairedReadingView $paired): ReadingView
+    /** The name of the test in the house that it was read in; what was typed where the house does not hold the point. */
+    private function where(Journal $journal, TakenReading $reading): string
+    {
+        $house = $journal->houseOf($reading->entry) ?? $journal->house;
+        $measurement = $reading->measurement();
+        if (null === $house || null === $measurement) {
+            $stored = $reading->source->verdict['where'] ?? null;
+
+            return $reading->measured->near ?? (\is_string($stored) ? $stored : $this->say->of(new Message('record.gone')));
+        }
+        try {
+            return $this->say->of(TestName::of($house, $measurement), $house->ruleSet);
+        } catch (HouseError) {
+            return $this->say->of(TestName::of($journal->house ?? $house, $measurement), $house->ruleSet);
+        }
+    }
+
+    private function view(Journal $journal, TakenReading $reading, ?PairedReadingView $paired): ReadingView
     {
         $source = $reading->source;
         $verdict = new Attributes($source->verdict, '');
-        $payload = new Attributes($source->payload, '');
         $judgements = array_map(static fn (Attributes $judgement): JudgementView => new JudgementView($judgement->string('limit'), $judgement->string('verdict'), $judgement->string('sentence'), $judgement->string('working'), $judgement->string('source')), array_values($verdict->map('judgements')));
 
         return new ReadingView(
-            $source->id->toRfc4122(),
+            $reading->id(),
             CallViews::time($source->clientAt),
             $source->author->name,
             $reading->instrument->slug(),
-            $reading->instrument->words(),
+            $this->say->of(new Message('setting.'.$reading->instrument->slug())),
             $reading->raw,
-            $payload->string('raw'),
-            $verdict->string('where', $payload->string('near', '')),
+            $reading->measured->raw,
+            $this->where($journal, $reading),
             null !== $reading->connection,
             $reading->withdrawn,
             $reading->doubted,
@@ -68,8 +87,9 @@ final class ReadingViews
             true === ($source->verdict['proves'] ?? false),
             $reading->connection->terminals ?? [],
             $reading->connection->around ?? [],
-            null === $this->journal->house ? [] : self::words($this->journal->house, State::resting($this->journal->house)->changesTo($this->state($reading))),
+            null === $journal->house ? [] : self::words($journal->house, State::resting($journal->house)->changesTo($this->state($reading))),
             $paired,
+            $reading->isOfIsolation(),
         );
     }
 
@@ -78,9 +98,9 @@ final class ReadingViews
      *
      * @param list<TakenReading> $before of the same test
      */
-    private function paired(TakenReading $reading, array $before): ?PairedReadingView
+    private function paired(Journal $journal, TakenReading $reading, array $before): ?PairedReadingView
     {
-        $house = $this->journal->house;
+        $house = $journal->house;
         foreach (array_reverse($before) as $earlier) {
             if (null === $house || null !== $earlier->withdrawn || $earlier->proof !== $reading->proof || $earlier->source->state === $reading->source->state) {
                 continue;

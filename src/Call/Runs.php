@@ -8,6 +8,10 @@ use App\Api\View\AgreementView;
 use App\Api\View\SeriesMemberView;
 use App\Api\View\SeriesSummary;
 use App\Api\View\SeriesView;
+use App\Observation\Repaired;
+use App\Words\Say;
+use YellowProbe\Procedure\TestName;
+use YellowProbe\Safety\NeedsIsolation;
 use YellowProbe\Diagnosis\Spread;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
@@ -23,6 +27,10 @@ use YellowProbe\Rules\Difference;
 /** Runs of readings of a call: which there are, and how far each has come. A run begins anew after a repair. */
 final readonly class Runs
 {
+    public function __construct(private Say $say)
+    {
+    }
+
     /** @return list<SeriesSummary> those begun first */
     public function all(House $house, Journal $journal): array
     {
@@ -57,7 +65,7 @@ final readonly class Runs
             $then = $plan->measurement->state;
             $members[] = new SeriesMemberView(
                 $plan->id,
-                $plan->words,
+                $this->say->of(TestName::of($house, $plan->measurement), $house->ruleSet),
                 self::place($house, $plan, $series),
                 $plan->measurement->instrument->slug(),
                 $plan->measurement->connection->terminals,
@@ -70,6 +78,7 @@ final readonly class Runs
                 $member['expectedAt'],
                 $member['readAt'],
                 $member['outlier'],
+                NeedsIsolation::of($house, $now, $plan->measurement),
             );
         }
         $procedure = $series->plans[0]->procedure;
@@ -101,7 +110,7 @@ final readonly class Runs
     private static function taken(Journal $journal): array
     {
         $taken = [];
-        $isAfterRepair = null !== $journal->last('repaired');
+        $isAfterRepair = null !== $journal->last(Repaired::class);
         foreach ($journal->readings() as $reading) {
             if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === $isAfterRepair) {
                 $taken[self::key($reading->instrument->slug(), $reading->connection->toArray())] = $reading;

@@ -5,29 +5,54 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Entity\Observation;
+use App\Observation\Entry;
+use App\Observation\Measured;
+use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
+use YellowProbe\Instrument\Measurement;
 
-/** A measured observation as it stands now: after corrections, withdrawal and late placing. */
+/** A reading as it stands now: after corrections, withdrawal and late placing. */
 final readonly class TakenReading
 {
+    /** The reading as first stored. */
+    public Observation $source;
+
     /**
-     * @param Observation      $source     the reading as first stored
-     * @param string           $raw        as typed, or as corrected
-     * @param Connection|null  $connection null while its point is not in the house yet
-     * @param string|null      $withdrawn  the reason
-     * @param string|null      $doubted    why somebody does not quite believe it
+     * @param string          $raw        as typed, or as corrected
+     * @param Connection|null $connection null while its point is not in the house
+     * @param string|null     $withdrawn  the reason
      * @param list<array{id: string, raw: string, reason: string}> $corrections beside the original
-     * @param list<string>     $repaired   before it, as the ranking names repairs
-     * @param bool             $proof      whether it comes after a repair
+     * @param bool            $proof      whether it comes after a repair
+     * @param list<string>    $repaired   before it, as the ranking names repairs
+     * @param string|null     $doubted    why somebody does not quite believe it
+     * @param string          $part       which figure of an entry that holds several; empty for a reading of its own
      */
-    public function __construct(public Observation $source, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null)
+    public function __construct(public Entry $entry, public Measured $measured, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null, private string $part = '')
     {
+        $this->source = $entry->source;
     }
 
-    /** The same for readings of one test, whatever the state of the house; null while its point is not in the house yet. */
+    public function id(): string
+    {
+        return '' === $this->part ? $this->entry->id() : $this->entry->id().'#'.$this->part;
+    }
+
+    /** Whether it is one figure of an entry of another kind: a pair of the live reference, or of the dead test. */
+    public function isOfIsolation(): bool
+    {
+        return '' !== $this->part;
+    }
+
+    /** The same for readings of one test, whatever the state of the house; null while its point is not in the house. */
     public function test(): ?string
     {
         return null === $this->connection ? null : $this->instrument->slug().' '.serialize($this->connection->toArray());
+    }
+
+    /** Everything that decides what it should have shown; null while its point is not in the house. */
+    public function measurement(): ?Measurement
+    {
+        return null === $this->connection ? null : new Measurement(State::fromArray($this->source->state), $this->instrument, $this->connection);
     }
 }

@@ -14,7 +14,9 @@ use App\Call\CallStore;
 use App\Call\CallViews;
 use App\Call\ObservationStore;
 use App\Call\Rankings;
-use App\Call\Seen;
+use App\Call\Origin;
+use App\Observation\Photo;
+use App\Observation\Seen;
 use App\Entity\Call;
 use App\Entity\User;
 use App\House\HouseStore;
@@ -36,7 +38,7 @@ final readonly class CallController
     #[OA\Get(path: '/api/calls', operationId: 'listCalls', responses: [new OA\Response(response: 200, description: 'Calls of the firm, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: CallSummary::class)))])]
     public function list(#[CurrentUser] User $user): JsonResponse
     {
-        return Answer::of(array_map(fn (Call $call): CallSummary => $this->views->summary($call, $this->calls->journal($call)), $this->calls->all($user)));
+        return Answer::of(array_map($this->views->listed(...), $this->calls->all($user)));
     }
 
     #[Route('/api/calls', methods: ['POST'])]
@@ -70,23 +72,26 @@ final readonly class CallController
     #[OA\Get(path: '/api/calls/{id}/observations/{observation}/photo', operationId: 'getPhoto', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\PathParameter(name: 'observation', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The photo as it was stored', content: new OA\MediaType(mediaType: 'image/jpeg')), new OA\Response(response: 404, ref: '#/components/responses/Problem')])]
     public function photo(string $id, string $observation, #[CurrentUser] User $user): Response
     {
-        foreach ($this->calls->journal($this->calls->find($user, $id))->observations as $each) {
-            if ($each->id->toRfc4122() === $observation && \is_string($each->payload['photo'] ?? null)) {
-                [$type, $bytes] = Seen::photo($each->payload['photo']);
-
-                return new Response($bytes, 200, ['Content-Type' => $type, 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
-            }
+        $entry = $this->calls->journal($this->calls->find($user, $id))->entry($observation);
+        if (!$entry?->payload instanceof Seen || null === $entry->payload->photo) {
+            throw Problem::notFound();
         }
-        throw Problem::notFound();
+        $photo = Photo::of($entry->payload->photo);
+
+        return new Response($photo->bytes, 200, ['Content-Type' => $photo->type, 'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff']);
     }
 
     #[Route('/api/calls/{id}/observations', methods: ['POST'])]
-    #[OA\Post(path: '/api/calls/{id}/observations', operationId: 'observe', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'kind', 'at', 'payload'], properties: [new OA\Property(property: 'id', type: 'string', format: 'uuid'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'at', type: 'string'), new OA\Property(property: 'payload', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'Stored, or stored before', content: new OA\JsonContent(ref: CallDetail::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[OA\Post(path: '/api/calls/{id}/observations', operationId: 'observe', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewEntry')), responses: [new OA\Response(response: 201, description: 'Stored, or stored before', content: new OA\JsonContent(ref: CallDetail::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function observe(string $id, Request $request, #[CurrentUser] User $user, ObservationStore $observations, Rankings $rankings, Later $later): JsonResponse
     {
         $call = $this->calls->find($user, $id);
         $body = Body::of($request);
-        $journal = $observations->store($user, $call, $body->id(), $body->text('kind', 20), $body->instant('at'), $body->fields->object('payload'));
+        $seen = $body->fields->has('seen') ? $body->fields->number('seen') : null;
+        if (null !== $seen && ($seen < 0.0 || $seen > 1e6 || floor($seen) !== $seen)) {
+            throw Problem::invalid('/seen', 'Expected a position of this call: a whole number.');
+        }
+        $journal = $observations->store($user, $call, $body->id(), $body->text('kind', 20), $body->instant('at'), $body->fields->object('payload')->raw, new Origin($body->optionalUuid('device'), null === $seen ? null : (int) $seen));
         if (null !== $journal->house) {
             // The page asks for it next: while its request is on the way the ranking is already being made.
             $later->add(static function () use ($rankings, $journal): void {

@@ -11,6 +11,7 @@ use App\Api\View\AgreementView;
 use App\Api\View\DecisionView;
 use App\Call\CallStore;
 use App\Call\TakenReading;
+use App\Observation\Repaired;
 use App\Entity\User;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -38,7 +39,7 @@ final readonly class DecisionController
         $journal = $calls->journal($calls->find($user, $id));
         $taken = [];
         foreach ($journal->readings() as $reading) {
-            if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === (null !== $journal->last('repaired'))) {
+            if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === (null !== $journal->last(Repaired::class))) {
                 $taken[] = self::taken($reading);
             }
         }
@@ -70,6 +71,6 @@ final readonly class DecisionController
         $connection = $reading->connection ?? throw new \LogicException('Only what is placed can be held against others.');
         $where = $reading->source->verdict['where'] ?? '';
 
-        return new Taken($reading->source->id->toRfc4122(), \is_string($where) ? $where : '', new Measurement(State::fromArray($reading->source->state), $reading->instrument, $connection), ReadingParser::parse($reading->raw, $reading->instrument));
+        return new Taken($reading->id(), \is_string($where) ? $where : '', new Measurement(State::fromArray($reading->source->state), $reading->instrument, $connection), ReadingParser::parse($reading->raw, $reading->instrument));
     }
 }

@@ -18,7 +18,6 @@ use App\Api\View\RankingView;
 use App\Call\CallStore;
 use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
-use App\Call\Forced;
 use App\Call\Journal;
 use App\Call\MapViews;
 use App\Call\Rankings;
@@ -31,6 +30,9 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use App\Words\Say;
+use YellowProbe\Fault\Condition;
+use YellowProbe\Words\Message;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Stop;
@@ -48,7 +50,7 @@ final readonly class DiagnosisController
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private CallStore $calls, private Rankings $rankings, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later)
+    public function __construct(private CallStore $calls, private Rankings $rankings, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later, private Say $say)
     {
     }
 
@@ -102,9 +104,9 @@ final readonly class DiagnosisController
         $measurement = self::measurement($request, $house, $journal);
         $instrument = $measurement->instrument;
         $obstacle = Obstacle::of($house, $measurement);
-        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && !$journal->isolations()->isProved() ? 'Only on conductors proved dead: no proof stands at this moment.' : null, self::patience($house, $measurement, $obstacle)]));
+        $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && [] !== ($unproved = $journal->isolations()->unproved($house, $measurement->connection)) ? $this->say->of(new Message('caution.unproved', ['places' => implode(', ', array_map(static fn (string $place): string => $house->places[$place]->name, $unproved))]), $house->ruleSet) : null, self::patience($house, $measurement, $obstacle)]));
 
-        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions, Forced::read(Body::of($request)->fields, '/forced')));
+        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions, self::forced($request)));
     }
 
     #[Route('/api/calls/{id}/preparations', methods: ['POST'])]
@@ -137,7 +139,7 @@ final readonly class DiagnosisController
         [$call, $journal, $house] = $this->open($user, $id);
         $ranking = $this->rankings->rank($journal);
 
-        return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal->state(), $ranking, $trade->ruleSet($house->ruleSet)));
+        return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal, $ranking, $trade->ruleSet($house->ruleSet)));
     }
 
     private static function practice(Request $request): Practice
@@ -153,6 +155,12 @@ final readonly class DiagnosisController
         } catch (\InvalidArgumentException $e) {
             throw Problem::invalid('/practice', $e->getMessage());
         }
+    }
+
+    /** @return list<Condition> */
+    private static function forced(Request $request): array
+    {
+        return array_map(static fn (string $word): Condition => Condition::tryFrom($word) ?? throw Problem::invalid('/forced', 'Expected any of '.implode(', ', array_column(Condition::cases(), 'value')).'.'), Body::of($request)->fields->strings('forced'));
     }
 
     /** Seconds that count: from one on they are said. */

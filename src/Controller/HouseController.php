@@ -12,6 +12,7 @@ use App\Api\View\HouseSummary;
 use App\Api\View\HouseView;
 use App\Entity\House;
 use App\Entity\User;
+use App\Call\HouseChanges;
 use App\House\HouseDocument;
 use App\House\HouseStore;
 use App\House\RepeatedKeys;
@@ -28,7 +29,7 @@ use YellowProbe\Installation\HouseError;
 
 final readonly class HouseController
 {
-    public function __construct(private HouseStore $houses)
+    public function __construct(private HouseStore $houses, private HouseChanges $changes)
     {
     }
 
@@ -78,7 +79,7 @@ final readonly class HouseController
         $house = $this->houses->find($user, $id);
         $body = Body::of($request);
         try {
-            $version = $this->houses->change($user, $house, $body->id(), (int) $body->fields->number('baseVersion'), $body->fields->object('operation')->raw);
+            $version = $this->changes->change($user, $house, $body->id(), (int) $body->fields->number('baseVersion'), $body->fields->object('operation')->raw);
         } catch (HouseError $e) {
             throw Problem::invalid('/operation'.$e->path, $e->getMessage());
         }

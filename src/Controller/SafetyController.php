@@ -6,9 +6,11 @@ namespace App\Controller;
 
 use App\Api\Answer;
 use App\Api\Problem;
+use App\Api\View\FeedingView;
 use App\Api\View\ScopeView;
 use App\Api\View\WayBackView;
 use App\Call\CallStore;
+use App\Call\IsolationViews;
 use App\Call\Rankings;
 use App\Entity\User;
 use OpenApi\Attributes as OA;
@@ -16,13 +18,15 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use App\Words\Say;
+use YellowProbe\Safety\Feeding;
 use YellowProbe\Safety\IsolationScope;
 use YellowProbe\Safety\WayBack;
 
 /** What an isolation leaves live, and the way back; expectations, never proofs. */
 final readonly class SafetyController
 {
-    public function __construct(private CallStore $calls)
+    public function __construct(private CallStore $calls, private IsolationViews $views, private Say $say)
     {
     }
 
@@ -42,7 +46,25 @@ final readonly class SafetyController
         }
         $scope = IsolationScope::of($house, $place, $level, $journal->state(), $rankings->rank($journal));
 
-        return Answer::of(new ScopeView($scope->off, $scope->stays, $scope->warns, $scope->pairs));
+        return Answer::of($this->views->scope($house, $scope));
+    }
+
+    #[Route('/api/calls/{id}/feeding', methods: ['GET'])]
+    #[OA\Get(path: '/api/calls/{id}/feeding', operationId: 'feeding', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What may be feeding the voltage that stopped the isolation', content: new OA\JsonContent(ref: FeedingView::class)), new OA\Response(response: 404, ref: '#/components/responses/Problem')])]
+    public function feeding(string $id, #[CurrentUser] User $user, Rankings $rankings): JsonResponse
+    {
+        $journal = $this->calls->journal($this->calls->find($user, $id));
+        $stopped = $journal->isolations()->stopped();
+        if (null === $stopped || null === $journal->house) {
+            throw Problem::notFound();
+        }
+        $terminals = [];
+        foreach ($stopped->step->tried as $tried) {
+            array_push($terminals, ...($tried->voltage && str_contains($tried->pair, '|') ? explode('|', $tried->pair) : []));
+        }
+        $feeding = Feeding::of($journal->house, $stopped->place, array_values(array_unique($terminals)), $journal->state(), $rankings->rank($journal));
+
+        return Answer::of(new FeedingView($stopped->place, $this->say->each($feeding, $journal->house->ruleSet)));
     }
 
     #[Route('/api/calls/{id}/way-back', methods: ['GET'])]
@@ -51,6 +73,6 @@ final readonly class SafetyController
     {
         $journal = $this->calls->journal($this->calls->find($user, $id));
 
-        return Answer::of(null === $journal->house ? [] : array_map(static fn (array $step): WayBackView => new WayBackView($step['device']->id, $step['device']->name, $step['live'], $step['dead']), WayBack::of($journal->house, $journal->state())->steps));
+        return Answer::of(null === $journal->house ? [] : array_map(static fn (array $step): WayBackView => new WayBackView($step['device']->id, $step['device']->name, $step['live'], $step['dead'], ($journal->isolations()->locks()[$step['device']->id][0] ?? null)?->keeper), WayBack::of($journal->house, $journal->state())->steps));
     }
 }

@@ -20,11 +20,11 @@ use App\Api\View\SurveyListsView;
 use App\Api\View\SurveyView;
 use App\Call\CallStore;
 use App\Call\CallViews;
+use App\Call\HouseChanges;
 use App\Call\TradeData;
 use App\Entity\User;
 use App\House\HouseDocument;
 use App\House\HouseStore;
-use Doctrine\ORM\EntityManagerInterface;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -84,19 +84,13 @@ final readonly class SurveyController
 
     #[Route('/api/calls/{id}/survey', methods: ['POST'])]
     #[OA\Post(path: '/api/calls/{id}/survey', operationId: 'survey', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'sheet'], properties: [new OA\Property(property: 'id', description: 'Of the house that it makes.', type: 'string', format: 'uuid'), new OA\Property(property: 'sheet', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'The call with its house', content: new OA\JsonContent(ref: CallDetail::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function store(string $id, Request $request, #[CurrentUser] User $user, HouseStore $houses, EntityManagerInterface $entities): JsonResponse
+    public function store(string $id, Request $request, #[CurrentUser] User $user, HouseStore $houses, HouseChanges $changes): JsonResponse
     {
         $call = $this->calls->find($user, $id);
         $body = Body::of($request);
         $houseId = $body->id();
-        if (true !== $call->house?->id->equals($houseId)) {
-            if ($this->calls->journal($call)->refersToHouse()) {
-                throw Problem::conflict('Readings or acts of this call already refer to its house. Change that house piece by piece instead; what is written stays true.');
-            }
-            $sheet = $body->fields->object('sheet')->raw;
-            $call->house = $houses->import($user, $houseId, $call->address, HouseDocument::encode(['survey' => $sheet] + $this->surveyed($call->address, $sheet)->document));
-            $entities->flush();
-        }
+        $sheet = $body->fields->object('sheet')->raw;
+        $changes->survey($call, $houseId, fn (): \App\Entity\House => $houses->import($user, $houseId, $call->address, HouseDocument::encode(['survey' => $sheet] + $this->surveyed($call->address, $sheet)->document)));
 
         return Answer::of($this->views->detail($call, $this->calls->journal($call)), 201);
     }

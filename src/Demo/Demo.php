@@ -65,8 +65,8 @@ final readonly class Demo
         $demo = $this->play($user, $call, $at, 41)->hides(Fault::at($model, 'borrowed-neutral', 'stair~lights-up')->change($model));
         $demo->told('It began the week after the fuse box was changed, in October. Before that it never happened.', ['context' => 'board-change'])
             ->told('Device B is the one that is down. It resets at once. Last night Device A was down as well.', ['symptom' => 'residual-trip', 'device' => 'rcd-b', 'deviceWords' => 'Device B', 'resets' => 'resets-at-once', 'when' => 'Evenings', 'since' => 'October'])
-            ->told('A baby sleeps in the front room; there is a monitor plugged in at the landing.');
-        $demo->observe('people', ['occupants' => ['children', 'freezer'], 'contacts' => [['role' => 'occupier', 'name' => 'Mrs Adeyemi-Hartley', 'how' => 'at the door'], ['role' => 'owner', 'name' => 'Mr Quill', 'how' => 'quill@lets.example']]]);
+            ->told('There is an aquarium on the landing; its heater is plugged in there and must not be off for an evening.');
+        $demo->observe('people', ['occupants' => ['aquarium', 'freezer'], 'contacts' => [['role' => 'occupier', 'name' => 'Mrs Adeyemi-Hartley', 'how' => 'at the door'], ['role' => 'owner', 'name' => 'Mr Quill', 'how' => 'quill@lets.example']]]);
         $demo->observe('seen', ['look' => 'colours-mixed', 'class' => 'F', 'knowing' => 'seen', 'place' => 'p-stair-low', 'text' => 'New board, labels neat. Two cables of different age at the lower stair switch, seen with a mirror through the gap.']);
         $demo->test('plug-in-check:rl-hall.front');
         $demo->test('plug-in-check:ru-landing.front');
@@ -113,11 +113,12 @@ final readonly class Demo
         $demo->isolate('p-lr-corner');
         $demo->observe('repaired', ['text' => 'Socket opened, line and neutral exchanged to their own terminals, conductors and insulation sound, screws tightened to 1.2 N m.', 'materials' => 'None', 'minutes' => 12]);
         $demo->hides(new Change());
+        $demo->release();
         $demo->test('plug-in-check:lr-corner.front', 8);
         $demo->test('polarity-live:lr-corner.front:L-E');
         $demo->test('polarity-live:lr-corner.front:N-E');
         $demo->observe('advised', ['text' => 'Have the whole flat inspected at the change of occupancy; the board’s last test label is older than ten years.']);
-        $demo->observe('closed', ['text' => 'Handed over to Ms Vale by telephone.']);
+        $demo->observe('closed', ['text' => 'Handed over to Ms Vale by telephone.', 'noDanger' => true, 'coversOn' => true]);
     }
 
     private function house(User $user, string $address, HouseDraft $draft): House

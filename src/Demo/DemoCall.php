@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Call\CallStore;
+use App\Call\Isolations;
 use App\Call\ObservationStore;
 use App\Entity\Call;
 use App\Entity\User;
 use Symfony\Component\Uid\UuidV7;
 use YellowProbe\Fault\Change;
-use YellowProbe\Installation\Attributes;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Instrument\Bench;
+use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Specimen;
-use YellowProbe\Procedure\Isolation;
+use YellowProbe\Instrument\TwoPoleIndicator;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Safety\IsolationScope;
+use YellowProbe\Safety\Pair;
 
 /** Plays a call on a house whose hidden truth is known here and nowhere else; readings come from the solver with tester noise. */
 final class DemoCall
@@ -42,7 +47,7 @@ final class DemoCall
     {
         $this->now = $this->now->modify("+$minutesLater minutes");
         $id = new UuidV7();
-        $this->observations->store($this->user, $this->call, $id, $kind, $this->now, new Attributes($payload, ''));
+        $this->observations->store($this->user, $this->call, $id, $kind, $this->now, $payload);
 
         return $id->toRfc4122();
     }
@@ -62,9 +67,9 @@ final class DemoCall
         $measurement = TestCatalogue::plans($house)[$plan]->measurement;
         $this->goTo($plan);
         if ($measurement->instrument->deadOnly()) {
-            // Lifting and linking ended the proof: once more at the terminals.
-            foreach ([Isolation::TesterBefore, Isolation::Dead, Isolation::TesterAfter] as $step) {
-                $this->observe('isolation', ['step' => $step->value] + (Isolation::Dead === $step ? ['place' => $house->partOf($measurement->connection->terminals[0])->place] : []), 1);
+            // A proof is of the terminals that it was made at.
+            foreach (array_unique(array_filter(array_map(static fn (string $terminal): ?string => Isolations::placeOf($house, $terminal), $measurement->connection->terminals), is_string(...))) as $place) {
+                $this->prove($house, $place, true);
             }
         }
         $shown = (new Bench($house, $measurement->state, $measurement->instrument, $measurement->connection))->read($this->truth);
@@ -77,11 +82,48 @@ final class DemoCall
     /** Takes every step of isolation and proves the board dead. */
     public function isolate(string $place): self
     {
-        foreach (Isolation::cases() as $step) {
-            $this->observe('isolation', ['step' => $step->value] + (Isolation::Dead === $step ? ['place' => $place] : []), 1);
+        $house = $this->calls->journal($this->call)->house ?? throw new \LogicException('A demonstration call has a house.');
+        $mains = array_map(static fn (Part $main): string => $main->id, IsolationScope::devices($house, $place, IsolationScope::BOARD));
+        $this->observe('isolation', ['step' => 'warn', 'people' => ['the occupier']], 1);
+        $this->observe('isolation', ['step' => 'sources', 'text' => 'No other source: asked, and none at the board.'], 1);
+        $this->observe('isolation', ['step' => 'reference', 'place' => $place, 'tried' => $this->reference($house, $place)], 1);
+        $this->observe('isolation', ['step' => 'loads'], 1);
+        $this->observe('isolation', ['step' => 'off', 'place' => $place, 'level' => IsolationScope::BOARD, 'switched' => $mains], 1);
+        $this->observe('isolation', ['step' => 'lock', 'locks' => array_map(fn (string $main): array => ['device' => $main, 'keeper' => $this->user->name, 'sign' => true, 'number' => '7'], $mains)], 1);
+        $this->prove($house, $place, false);
+
+        return $this;
+    }
+
+    /** Takes the lock off again; the house is brought back by {@see test()}. */
+    public function release(): self
+    {
+        foreach ($this->calls->journal($this->call)->isolations()->locks() as $device => $lock) {
+            $this->observe('isolation', ['step' => 'release', 'locks' => [['device' => (string) $device, 'keeper' => $lock[0]->keeper, 'sign' => true, 'number' => '7']]], 1);
         }
 
         return $this;
+    }
+
+    private function prove(House $house, string $place, bool $opened): void
+    {
+        $this->observe('isolation', ['step' => 'tester-before', 'on' => 'proving-unit'], 1);
+        $this->observe('isolation', ['step' => 'dead', 'place' => $place, 'tried' => array_map(static fn (Pair $pair): array => ['pair' => $pair->id, 'voltage' => false], IsolationScope::pairs($house, $place))] + ($opened ? ['opened' => true] : []), 1);
+        $this->observe('isolation', ['step' => 'tester-after', 'on' => 'proving-unit'], 1);
+    }
+
+    /** @return list<array{pair: string, voltage: bool, raw: string}> what the indicator shows live on each pair of a place */
+    private function reference(House $house, string $place): array
+    {
+        $tried = [];
+        foreach (IsolationScope::pairs($house, $place) as $pair) {
+            if ('pair.poles' === $pair->words->key) {
+                $volts = (new Bench($house, $this->calls->journal($this->call)->state(), Instruments::get('voltmeter-high-z'), Connection::leads(...$pair->terminals)))->read($this->truth)->value;
+                $tried[] = ['pair' => $pair->id, 'voltage' => $volts >= TwoPoleIndicator::LOWEST_STEP_VOLTS, 'raw' => \sprintf('%.0f', $volts)];
+            }
+        }
+
+        return $tried;
     }
 
     private function goTo(string $plan): void

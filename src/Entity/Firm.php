@@ -16,6 +16,9 @@ class Firm
         public Uuid $id,
         #[ORM\Column(length: 200)]
         public string $name,
+        /** Minutes without an entry after which a proof of dead lapses, unless all that isolates is locked. */
+        #[ORM\Column(options: ['default' => 30])]
+        public int $proofMinutes = 30,
     ) {
     }
 }

@@ -22,6 +22,8 @@ class Observation
      * @param array<string, mixed> $payload  as sent, by kind
      * @param array<string, mixed> $state    the house's state it was made in
      * @param array<string, mixed> $verdict  what was made of it at the time: judgements, expectation, versions
+     * @param int|null             $seen     position of the last entry that its device knew when it was made
+     * @param Uuid|null            $device   that it was made on, by an id that the device made for itself
      */
     public function __construct(
         #[ORM\Id, ORM\Column(type: 'uuid')]
@@ -48,6 +50,10 @@ class Observation
         public readonly \DateTimeImmutable $clientAt,
         #[ORM\Column]
         public readonly \DateTimeImmutable $storedAt,
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $seen = null,
+        #[ORM\Column(type: 'uuid', nullable: true)]
+        public readonly ?Uuid $device = null,
     ) {
     }
 }

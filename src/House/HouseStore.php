@@ -63,10 +63,11 @@ final readonly class HouseStore
      * Applies one operation on the version it was made for.
      *
      * @param array<array-key, mixed> $operation
+     * @param \Closure(Model): void   $check     refuses what the house may not become
      *
      * @throws Problem 409 when the house has moved on, or the id stands for another operation
      */
-    public function change(User $user, House $house, Uuid $id, int $baseVersion, array $operation): HouseVersion
+    public function change(User $user, House $house, Uuid $id, int $baseVersion, array $operation, \Closure $check): HouseVersion
     {
         $known = $this->entities->find(HouseVersion::class, $id);
         if (null !== $known) {
@@ -81,7 +82,7 @@ final readonly class HouseStore
         }
         $document = HouseEdit::apply($this->model($house)->document, $operation);
         $json = HouseDocument::encode($document);
-        $this->documents->decode($json);
+        $check($this->documents->decode($json));
         /** @var array<string, mixed> $operation */
         $version = new HouseVersion($id, $user->firm, $house, $house->version + 1, $operation, $json, $user, $this->clock->now());
         $house->version = $version->number;

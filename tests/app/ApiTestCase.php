@@ -61,12 +61,67 @@ abstract class ApiTestCase extends WebTestCase
 
     /**
      * @param array<string, mixed> $payload
+     * @param array<string, mixed> $envelope what stands beside the payload: at, seen, device
      *
      * @return array<string, mixed>
      */
-    protected function observe(string $callId, string $kind, array $payload, int $status = 201, ?string $id = null): array
+    protected function observe(string $callId, string $kind, array $payload, int $status = 201, ?string $id = null, array $envelope = []): array
     {
-        return $this->call('POST', "/api/calls/$callId/observations", ['id' => $id ?? (new UuidV7())->toRfc4122(), 'kind' => $kind, 'at' => '2026-11-20T10:00:00Z', 'payload' => $payload], $status);
+        return $this->call('POST', "/api/calls/$callId/observations", $envelope + ['id' => $id ?? (new UuidV7())->toRfc4122(), 'kind' => $kind, 'at' => gmdate('Y-m-d\TH:i:s\Z'), 'payload' => $payload], $status);
+    }
+
+    /**
+     * Takes every step of safe isolation as a careful person does, and proves the place dead.
+     *
+     * @param 'board'|'circuit' $level
+     * @param bool              $locked whether the lock goes on; else that step is left out with a reason
+     *
+     * @return array<string, mixed> the call then
+     */
+    protected function isolate(string $call, string $place, string $level = 'board', bool $locked = true): array
+    {
+        $scope = $this->call('GET', "/api/calls/$call/isolation-scope?place=$place&level=$level");
+        $off = array_column((array) $scope['off'], 'id');
+        $this->observe($call, 'isolation', ['step' => 'warn']);
+        $this->observe($call, 'isolation', ['step' => 'sources']);
+        $this->observe($call, 'isolation', ['step' => 'reference', 'place' => $place, 'tried' => $this->reference($scope)]);
+        $this->observe($call, 'isolation', ['step' => 'loads']);
+        $this->observe($call, 'isolation', ['step' => 'off', 'place' => $place, 'level' => $level, 'switched' => $off]);
+        $this->observe($call, 'isolation', ['step' => 'lock'] + ($locked ? ['locks' => array_map(static fn (mixed $device): array => ['device' => $device, 'keeper' => 'Ines Corran', 'sign' => true, 'number' => '7'], $off)] : ['skipped' => 'no lock at hand']));
+        $this->observe($call, 'isolation', ['step' => 'tester-before', 'on' => 'proving-unit']);
+        $this->observe($call, 'isolation', ['step' => 'dead', 'place' => $place, 'tried' => $this->nothing($scope)]);
+
+        return $this->observe($call, 'isolation', ['step' => 'tester-after', 'on' => 'proving-unit']);
+    }
+
+    /** Takes every lock off again. */
+    protected function release(string $call): void
+    {
+        foreach ((array) self::at($this->call('GET', "/api/calls/$call"), 'isolation', 'locks') as $lock) {
+            $this->observe($call, 'isolation', ['step' => 'release', 'locks' => [['device' => self::at((array) $lock, 'device'), 'keeper' => 'Ines Corran', 'sign' => true]]]);
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $scope
+     *
+     * @return list<array{pair: mixed, voltage: bool, raw: string}> 230 V on the first two pairs of a point, nothing from neutral to earth
+     */
+    protected function reference(array $scope): array
+    {
+        $poles = array_values(array_filter((array) $scope['pairs'], static fn (mixed $pair): bool => \is_array($pair) && true === $pair['isPole']));
+
+        return array_map(static fn (mixed $pair, int $at): array => ['pair' => self::at((array) $pair, 'id'), 'voltage' => $at < \count($poles) - 1, 'raw' => $at < \count($poles) - 1 ? '230' : '0.4'], $poles, array_keys($poles));
+    }
+
+    /**
+     * @param array<string, mixed> $scope
+     *
+     * @return list<array{pair: mixed, voltage: bool}> every pair tried, and nothing found
+     */
+    protected function nothing(array $scope): array
+    {
+        return array_map(static fn (mixed $pair): array => ['pair' => self::at((array) $pair, 'id'), 'voltage' => false], array_values((array) $scope['pairs']));
     }
 
     /** The id of the demonstration call at an address that begins so. */

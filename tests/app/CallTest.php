@@ -58,7 +58,7 @@ final class CallTest extends ApiTestCase
         $this->observe($call, 'seen', ['text' => 'Two blues in one screw', 'finding' => 'shared-terminal']);
         self::assertGreaterThan($before['Borrowed neutral'] ?? 0.0, $chances()['Borrowed neutral'] ?? 0.0);
         $this->observe($call, 'seen', ['text' => 'Nothing of the list']);
-        self::assertSame('/payload/forced', $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'raw' => '0.5', 'near' => 'the loft', 'forced' => ['shouting']], 422)['pointer']);
+        self::assertSame('/payload/forced/0', $this->observe($call, 'measured', ['instrument' => 'low-ohm', 'raw' => '0.5', 'near' => 'the loft', 'forced' => ['shouting']], 422)['pointer']);
     }
 
     public function testALookHasItsClassItsGradeAndItsPhotoWhichIsFetchedByItself(): void
@@ -86,7 +86,7 @@ final class CallTest extends ApiTestCase
         self::assertCount(1, (array) $detail['unsettled']);
         $told = self::textAt(self::at($detail, 'unsettled', 0));
         self::assertSame('/payload/verdict', $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'blessed', 'text' => 'x'], 422)['pointer']);
-        self::assertSame('/payload/observation', $this->observe($call, 'settled', ['observation' => 'x', 'verdict' => 'cured', 'text' => 'x'], 422)['pointer']);
+        self::assertSame('/payload/observation', $this->observe($call, 'settled', ['observation' => '0190a000-0000-7000-8000-000000000000', 'verdict' => 'cured', 'text' => 'x'], 422)['pointer']);
         self::assertSame([], $this->observe($call, 'settled', ['observation' => $told, 'verdict' => 'explained', 'text' => 'The earth is back.'])['unsettled']);
         // Told late: it needs its own.
         self::assertCount(1, (array) $this->observe($call, 'told', ['text' => 'The lights flicker too.', 'symptom' => 'flicker'])['unsettled']);
@@ -109,6 +109,7 @@ final class CallTest extends ApiTestCase
         $this->observe($call, 'closed', ['text' => 'x'], 409);
         $this->observe($call, 'settled', ['observation' => self::at($this->call('GET', "/api/calls/$call"), 'unsettled', 0), 'verdict' => 'cured', 'text' => 'No tingle any more.']);
         $this->observe($call, 'repaired', ['text' => 'Cpc refitted in the workbench socket.']);
+        $this->release($call);
         $this->observe($call, 'done', ['changes' => array_map(static fn (array $entry): array => ['operation' => $entry['backOperation'], 'subject' => $entry['subject'], 'value' => $entry['backValue']], $this->ledger($call))]);
         $lathe = ['terminals' => ['w-lathe.front-L', 'w-lathe.front-E'], 'around' => []];
         $still = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '112 V']);
@@ -119,7 +120,7 @@ final class CallTest extends ApiTestCase
         $proved = $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '229.4 V']);
         self::assertSame('hand-over', self::at($proved, 'call', 'stage'));
         self::assertSame([], self::at($proved, 'call', 'unsafe'));
-        self::assertSame('closed', self::at($this->observe($call, 'closed', ['text' => 'Mr Teague told at the door.']), 'call', 'stage'));
+        self::assertSame('closed', self::at($this->observe($call, 'closed', ['text' => 'Mr Teague told at the door.', 'coversOn' => true]), 'call', 'stage'));
         $this->observe($call, 'measured', ['instrument' => 'voltmeter-high-z', 'connection' => $lathe, 'raw' => '230 V'], 409);
         $this->observe($call, 'told', ['text' => 'He rang: all is well.']);
     }

@@ -38,13 +38,13 @@ final class DemoTest extends ApiTestCase
     {
         $readings = (array) $this->call('GET', '/api/calls/'.$this->demoCall('Salter'))['readings'];
         $raw = array_column($readings, 'raw', 'where');
-        self::assertSame('100', $raw['Plug-in tester L–N–E at Lathe']);
-        self::assertSame('110', $raw['Plug-in tester L–N–E at Workbench']);
+        self::assertSame('100', $raw['Plug-in tester, line–neutral–earth at Lathe']);
+        self::assertSame('110', $raw['Plug-in tester, line–neutral–earth at Workbench']);
         // Two filters of 5 nF on the lost cpc: half the voltage; through the rod some 70 Ω where the earth is whole.
-        self::assertEqualsWithDelta(114.0, (float) self::textAt($raw['Voltmeter L–E at Lathe']), 4.0);
-        self::assertSame('OL', $raw['Loop L–E at Lathe']);
-        self::assertEqualsWithDelta(70.0, (float) self::textAt($raw['Loop L–E at Workbench']), 6.0);
-        self::assertSame('OL', $raw['Low ohms L–E at Lathe']);
+        self::assertEqualsWithDelta(114.0, (float) self::textAt($raw['Voltage, line–earth at Lathe']), 4.0);
+        self::assertSame('OL', $raw['Loop, high current, line–earth at Lathe']);
+        self::assertEqualsWithDelta(70.0, (float) self::textAt($raw['Loop, high current, line–earth at Workbench']), 6.0);
+        self::assertSame('OL', array_values(array_filter($raw, static fn (string $where): bool => str_starts_with($where, 'Low ohms, line–earth at Lathe; link from line out of Way 4 to Earth bar'), \ARRAY_FILTER_USE_KEY))[0] ?? '');
         self::assertSame(['fits', 'off'], array_values(array_unique(array_intersect(['fits', 'off'], array_column($readings, 'fit')))));
         foreach ($readings as $reading) {
             self::assertSame([], self::at((array) $reading, 'cautions'), 'every dead test followed a proof');

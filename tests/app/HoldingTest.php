@@ -20,7 +20,7 @@ final class HoldingTest extends ApiTestCase
         foreach ($tests as $test) {
             $words = self::textAt(self::at((array) $test, 'words'));
             self::assertStringNotContainsString('Bay window', $words, 'the ring is behind Device A');
-            if (str_contains($words, 'Device A left off')) {
+            if (str_contains($words, 'Device A off')) {
                 ++$leftOff;
                 self::assertContains('Switch Device A off', array_column((array) self::at((array) $test, 'changes'), 'words'));
             }
@@ -47,7 +47,7 @@ final class HoldingTest extends ApiTestCase
         $id = (new UuidV7())->toRfc4122();
         $this->observe($call, 'measured', ['instrument' => 'device-watch', 'connection' => ['terminals' => [], 'around' => ['+rcd-a/L', '+rcd-a/N']], 'raw' => 'trips'], id: $id);
         $reasons = $this->reasons($this->call('GET', "/api/calls/$call/ranking"), $id);
-        self::assertStringContainsString('The device itself, Device A: read trips; with this it would be trips, without holds.', $reasons);
+        self::assertStringContainsString('Watched while closed, Device A: read trips; with this it would be trips, without holds.', $reasons);
         self::assertStringNotContainsString('Clamp around', $reasons);
     }
 

@@ -33,6 +33,7 @@ final class HouseTest extends ApiTestCase
         }
         // And what the page is told moves with it: 70.7 Ω at the workbench before.
         $this->observe($call, 'repaired', ['text' => 'x']);
+        $this->release($call);
         $this->observe($call, 'done', ['explained' => 'test', 'changes' => [['operation' => 'unlink', 'subject' => 'way4.Lout', 'value' => 'met.t5'], ['operation' => 'set', 'subject' => 'way4', 'value' => 'on'], ['operation' => 'set', 'subject' => 'main', 'value' => 'on']]]);
         $predicted = $this->call('POST', "/api/calls/$call/predictions", ['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['w-bench.front-L', 'w-bench.front-N'], 'around' => []]]);
         self::assertSame(\sprintf('%.2f Ω', $this->reads($after, 'zs:w-bench.front:L-N')), $predicted['expected']);

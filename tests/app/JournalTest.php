@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Call\Journal;
+use App\Call\Lapse;
 use App\Call\Proof;
 use App\Call\TakenReading;
 use App\Entity\Call;
@@ -50,16 +51,15 @@ final class JournalTest extends TestCase
         self::assertSame([false], $this->complete(), 'the indicator is not proved again yet');
         $this->step('tester-after');
         self::assertSame([true], $this->complete());
-        self::assertTrue($this->journal()->isolations()->isProved());
         // At another point: it stands on its own, and the first goes on standing.
         $this->step('tester-before');
         $this->dead('p-t');
         $this->step('tester-after');
         self::assertSame([true, true], $this->complete());
         $this->done(['link', 'way1.out', 'met.t2']);
-        self::assertSame([true, true], array_map(static fn (Proof $proof): bool => $proof->lapsed, $this->journal()->isolations()->proofs()));
-        self::assertFalse($this->journal()->isolations()->isProved());
-        self::assertStringContainsString('lapsed', $this->journal()->isolations()->proofs()[0]->words());
+        self::assertSame([true, true], array_map(static fn (Proof $proof): bool => $proof->stands(), $this->journal()->isolations()->proofs()), 'a link behind an open main makes nothing live');
+        $this->done(['set', 'main', 'on']);
+        self::assertSame([Lapse::Energised, Lapse::Energised], array_map(static fn (Proof $proof): ?Lapse => $proof->lapse, $this->journal()->isolations()->proofs()));
     }
 
     public function testSwitchingBetweenTheTestAndTheSecondProofOfTheIndicatorSpoilsIt(): void
@@ -82,7 +82,7 @@ final class JournalTest extends TestCase
         $this->dead('p-s');
         $this->step('tester-after');
         self::assertSame([false], $this->complete());
-        self::assertSame('no voltage found, reference not proved', $this->journal()->isolations()->proofs()[0]->words());
+        self::assertSame('proof.incomplete', $this->journal()->isolations()->proofs()[0]->words()->key);
     }
 
     public function testACircuitIsolatedByItselfOpensItsOwnDeviceAndItsReturnEndsTheRound(): void
@@ -94,10 +94,10 @@ final class JournalTest extends TestCase
         $this->step('lock', 'tester-before');
         $this->add('isolation', ['step' => 'dead', 'place' => 'p-s', 'opened' => true]);
         $this->step('tester-after');
-        self::assertSame('proved dead here, at the terminals', $this->journal()->isolations()->proofs()[0]->words());
+        self::assertSame('proof.terminals', $this->journal()->isolations()->proofs()[0]->words()->key);
         $this->done(['set', 'way1', 'on']);
         self::assertSame([], $this->journal()->isolations()->steps());
-        self::assertTrue($this->journal()->isolations()->proofs()[0]->lapsed);
+        self::assertSame(Lapse::Energised, $this->journal()->isolations()->proofs()[0]->lapse);
     }
 
     public function testReadingsAsTheyStand(): void
@@ -133,7 +133,7 @@ final class JournalTest extends TestCase
         self::assertSame('make-safe', $this->journal()->stage());
         $this->measured('0.42', ['s.front-L', 's.front-E']);
         self::assertSame('trace', $this->journal()->stage());
-        $this->add('accepted', ['hypothesis' => 'x']);
+        $this->add('accepted', ['hypothesis' => 'x', 'knowing' => 'seen']);
         self::assertSame('put-right', $this->journal()->stage());
         $this->add('repaired', ['text' => 'x']);
         self::assertFalse($this->journal()->isRepairProved());

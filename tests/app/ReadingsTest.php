@@ -38,9 +38,9 @@ final class ReadingsTest extends ApiTestCase
     public static function badReadings(): iterable
     {
         $at = ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []];
-        yield 'wrong unit' => [['instrument' => 'loop-2-wire', 'connection' => $at, 'raw' => '230 V'], 422, '/raw'];
-        yield 'impossible number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '99999'], 422, '/raw'];
-        yield 'ambiguous number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '1,200'], 422, '/raw'];
+        yield 'wrong unit' => [['instrument' => 'loop-2-wire', 'connection' => $at, 'raw' => '230 V'], 422, '/payload/raw'];
+        yield 'impossible number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '99999'], 422, '/payload/raw'];
+        yield 'ambiguous number' => [['instrument' => 'voltmeter-high-z', 'connection' => $at, 'raw' => '1,200'], 422, '/payload/raw'];
         yield 'unknown tester' => [['instrument' => 'dowsing-rod', 'connection' => $at, 'raw' => '1'], 422, '/payload/instrument'];
         yield 'unknown terminal' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'ghost.E'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals/1'];
         yield 'too few leads' => [['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L'], 'around' => []], 'raw' => '0.4'], 422, '/payload/connection/terminals'];
@@ -107,7 +107,7 @@ final class ReadingsTest extends ApiTestCase
         $call = $this->demoCall('4 Wicket');
         $reading = self::at($this->call('GET', "/api/calls/$call"), 'readings', 2);
         $id = self::textAt(self::at((array) $reading, 'id'));
-        self::assertSame('/raw', $this->observe($call, 'corrected', ['observation' => $id, 'raw' => '2 V', 'reason' => 'slip'], 422)['pointer']);
+        self::assertSame('/payload/raw', $this->observe($call, 'corrected', ['observation' => $id, 'raw' => '2 V', 'reason' => 'slip'], 422)['pointer']);
         $after = $this->observe($call, 'corrected', ['observation' => $id, 'raw' => '24.0', 'reason' => 'Decimal point missed.']);
 
         self::assertSame('24.0', self::at($after, 'readings', 2, 'raw'));

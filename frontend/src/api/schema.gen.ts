@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/feeding": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feeding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/way-back": {
         parameters: {
             query?: never;
@@ -504,13 +520,21 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        ProblemDocument: {
-            /** @description The description of the API, generated from its controllers and views. */
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            pointer?: string;
+        /** @description A cause taken as the cause, by its id in the ranking, with how it is known and how it came about. */
+        Accepted: {
+            hypothesis: string;
+            /** @enum {string} */
+            knowing: "seen" | "measured" | "inferred" | "assumed";
+            how?: string;
+        };
+        /** @description One thing that was switched, plugged, lifted or linked. */
+        Act: {
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
+            /** @description The part, load or joint; the first terminal of a link. */
+            subject: string;
+            /** @description The position; the second terminal of a link; empty for a joint. */
+            value: string;
         };
         /** @description Whether to test on or to stop, and the tests worth most per minute. */
         AdviceView: {
@@ -528,6 +552,10 @@ export interface components {
             /** @description What may bring out a fault that comes and goes, and what to read meanwhile: where no test pays as the house is, or where it tells more a minute than any. */
             forcings: components["schemas"]["ForcingView"][];
         };
+        /** @description Advice to the customer, as it stands on the record. */
+        Advised: {
+            text: string;
+        };
         /** @description Whether readings agree that have to. */
         AgreementView: {
             verdict: string;
@@ -540,6 +568,15 @@ export interface components {
             arrangement: string;
             /** Format: float */
             probability: number;
+        };
+        /** @description What was said of an entry later: a correction, a withdrawal, a doubt. */
+        BesideView: {
+            /** @description corrected, withdrawn or doubted */
+            kind: string;
+            at: string;
+            by: string;
+            words: string;
+            reason: string;
         };
         /** @description A common way to build a board. */
         BoardPatternView: {
@@ -562,7 +599,7 @@ export interface components {
             houseVersion: number | null;
             state: components["schemas"]["StateView"];
             ledger: components["schemas"]["LedgerEntry"][];
-            isolation: components["schemas"]["IsolationStepView"][];
+            isolation: components["schemas"]["IsolationView"];
             proofs: components["schemas"]["ProofView"][];
             readings: components["schemas"]["ReadingView"][];
             observations: components["schemas"]["ObservationView"][];
@@ -574,6 +611,18 @@ export interface components {
             ruleSet: string;
             /** @description The classes that an observation can have under that rule set. */
             classes: components["schemas"]["PickView"][];
+            /** @description Of the last entry; 0 when there is none. */
+            position: number;
+            /** @description Id of the last entry; empty when there is none. */
+            last: string;
+            record: components["schemas"]["RecordLineView"][];
+            closing: components["schemas"]["ClosingView"];
+            /** @description Whether the complaint can be tried again: something was repaired, and somebody complained. */
+            canTry: boolean;
+            toRepeat: components["schemas"]["ToRepeatView"][];
+            questions: components["schemas"]["QuestionView"][];
+            /** @description Whether a complete proof of dead stands somewhere. */
+            isSafe: boolean;
         };
         /** @description A call in the list. */
         CallSummary: {
@@ -587,6 +636,8 @@ export interface components {
             houseId: string | null;
             /** @description What is unsafe right now, in sentences. */
             unsafe: string[];
+            /** @description Entries that cannot be read; the whole call when it is -1. */
+            unreadable: number;
         };
         /** @description Conductors that a clamp can embrace together. */
         ClampView: {
@@ -594,12 +645,41 @@ export interface components {
             /** @description Signed elements, as a connection takes them. */
             around: string[];
         };
+        /** @description The end of a visit: who was told, whether danger is left, and what of the temporary changes stays. */
+        Closed: {
+            text: string;
+            noDanger?: boolean;
+            /** @description Whether every cover that was off is on again. */
+            coversOn?: boolean;
+            stays?: components["schemas"]["Stay"][];
+            removed?: components["schemas"]["Removed"][];
+        };
+        /** @description What stands between a call and its closing. */
+        ClosingView: {
+            obstacles: string[];
+            temporary: components["schemas"]["TemporaryView"][];
+            dangers: components["schemas"]["DangerView"][];
+            /** @description Whether any cover was off on this call. */
+            wasOpened: boolean;
+        };
         /** @description How far it is worked out what the readings of a call would show under every cause. */
         ColumnsView: {
             /** @description Readings that differ in tester, place or state. */
             total: number;
             /** @description Of each that is not worked out an observation. */
             missing: string[];
+        };
+        /** @description Who agreed to the work, and how. */
+        Consent: {
+            who: string;
+            how: string;
+        };
+        /** @description Somebody to ask or to tell, and how to reach them. */
+        Contact: {
+            /** @enum {string} */
+            role: "occupier" | "owner" | "payer" | "other";
+            name: string;
+            how?: string;
         };
         /** @description A reading that cannot be true together with the others. */
         ContradictionView: {
@@ -620,11 +700,72 @@ export interface components {
             /** @description Core that the jaw of a clamp goes around before it is parted. */
             clampFirst: string | null;
         };
+        /** @description What an earlier entry should have said, beside it: the figure of a reading, or the words of anything else. */
+        Corrected: {
+            /** Format: uuid */
+            observation: string;
+            reason: string;
+            /** @description Of a reading: what the tester showed. */
+            raw?: string | null;
+            /** @description Of what was told, seen, decided, accepted, repaired or advised: the words as they should be. */
+            text?: string | null;
+        };
         /** @description A correction beside the original reading. */
         CorrectionView: {
             id: string;
             raw: string;
             reason: string;
+        };
+        /** @description A finding of the most serious class that stands. */
+        DangerView: {
+            id: string;
+            words: string;
+        };
+        /** @description Mend now, or make safe and list: the choice with its reason, and who agreed to what costs money. */
+        Decided: {
+            /** @enum {string} */
+            choice: "mend" | "list";
+            reason: string;
+            consent?: components["schemas"]["Consent"] | null;
+            inputs?: components["schemas"]["DecisionInputs"] | null;
+            options?: components["schemas"]["DecisionOptions"] | null;
+        };
+        /** @description What a decision between mending and listing was made from. */
+        DecisionInputs: {
+            isDangerous: boolean;
+            /** Format: float */
+            affected: number;
+            /** Format: float */
+            tested: number;
+            /** Format: float */
+            minutesEach: number;
+            /** Format: float */
+            minutesLeft: number;
+            hasParts: boolean;
+            isRepairVisit: boolean;
+            /**
+             * Format: float
+             * @description In the currency of the firm.
+             */
+            materials: number;
+            /**
+             * Format: float
+             * @description In the currency of the firm.
+             */
+            ratePerHour: number;
+        };
+        /** @description The two ways as they were priced when it was decided. */
+        DecisionOptions: {
+            /** Format: float */
+            mendMinutes: number;
+            /** Format: float */
+            mendMoney: number;
+            /** Format: float */
+            listMinutes: number;
+            /** Format: float */
+            listMoney: number;
+            leansToMend: boolean;
+            because: string[];
         };
         /** @description Mend now, or make safe and come back: both with minutes and money. */
         DecisionView: {
@@ -651,6 +792,24 @@ export interface components {
             diverse: number;
             remarks: string[];
         };
+        /** @description A device or load to be switched, by id and name. */
+        DeviceView: {
+            id: string;
+            name: string;
+        };
+        /** @description What was done to the house: switches, loads, conductors, links, in the order it was done. */
+        Done: {
+            changes: components["schemas"]["Act"][];
+            notClamped?: string | null;
+            explained?: string | null;
+            watched?: components["schemas"]["Watched"] | null;
+        };
+        /** @description A reading that somebody does not quite believe: it counts for less. */
+        Doubted: {
+            /** Format: uuid */
+            observation: string;
+            reason: string;
+        };
         /** @description An earlier call to the same address, and what was found. */
         EarlierVisitView: {
             id: string;
@@ -658,6 +817,16 @@ export interface components {
             complaint: string;
             /** @description The cause accepted then; empty when none was. */
             found: string;
+        };
+        /** @description One thing that the record holds of an entry: its label and what it says. */
+        FactView: {
+            label: string;
+            value: string;
+        };
+        /** @description What may be feeding a voltage that was found. */
+        FeedingView: {
+            place: string;
+            words: string[];
         };
         /** @description What a way may feed, with what is typical of it. */
         FeedsView: {
@@ -747,6 +916,29 @@ export interface components {
             patterns: string[];
             acts: boolean;
         };
+        /**
+         * @description One step of safe isolation as it was done, or left out with its reason. Which other fields a step holds is its own affair:
+         *     {@see FIELDS}; any other is refused.
+         */
+        IsolationStep: {
+            /** @enum {string} */
+            step: "danger-now" | "warn" | "sources" | "reference" | "loads" | "off" | "lock" | "tester-before" | "dead" | "tester-after" | "release" | "left";
+            skipped?: string | null;
+            text?: string | null;
+            people?: string[];
+            place?: string | null;
+            /** @enum {string|null} */
+            level?: "circuit" | "board" | null;
+            switched?: string[];
+            off?: string[];
+            locks?: components["schemas"]["Lock"][];
+            key?: string | null;
+            /** @enum {string|null} */
+            on?: "proving-unit" | "known-live" | null;
+            tried?: components["schemas"]["PairTried"][];
+            pairs?: string[];
+            opened?: boolean;
+        };
         /** @description A step of safe isolation and what was done about it. */
         IsolationStepView: {
             step: string;
@@ -758,6 +950,16 @@ export interface components {
             skipped: string | null;
             /** @description Whether this is the step that may be taken now. */
             next: boolean;
+        };
+        /** @description Safe isolation as far as it has come. */
+        IsolationView: {
+            steps: components["schemas"]["IsolationStepView"][];
+            place: string | null;
+            level: string | null;
+            locks: components["schemas"]["LockView"][];
+            points: components["schemas"]["DeviceView"][];
+            /** @description Place at which a voltage was found and nothing was opened since. */
+            stopped: string | null;
         };
         /** @description What a limit says of a reading. */
         JudgementView: {
@@ -773,6 +975,11 @@ export interface components {
             words: string;
             isTooSmall: boolean;
         };
+        /** @description Where a tester was put: its leads on terminals, its jaw around conductors, or both for what makes a device act. */
+        Leads: {
+            terminals: string[];
+            around: string[];
+        };
         /** @description One temporary change that has to be undone before the house is left. */
         LedgerEntry: {
             operation: string;
@@ -784,6 +991,28 @@ export interface components {
             backValue: string;
             /** @description Core that the jaw of a clamp goes around before this is done: a neutral or an earth that is parted. */
             clampFirst: string | null;
+        };
+        /** @description One row of a board's truth table: a lever opened by itself, and what went dead with it. */
+        LeverTried: {
+            device: string;
+            dead: string[];
+            live: string[];
+            text?: string | null;
+        };
+        /** @description A device with a lever, as it stands. */
+        LeverView: {
+            device: string;
+            name: string;
+            kind: string;
+            on: boolean;
+            isMain: boolean;
+            /** @description Whether it can open by itself. */
+            trips: boolean;
+            /** @description Who keeps the key of the lock on it. */
+            locked: string | null;
+            behind: string[];
+            /** @description Symptoms that it can have shown. */
+            shows: string[];
         };
         /** @description A test link that is fitted. */
         LinkView: {
@@ -797,6 +1026,22 @@ export interface components {
             name: string;
             /** @description on, off or out */
             state: string;
+        };
+        /** @description A device locked off: the number on the lock, who keeps the key, whether the sign hangs. */
+        Lock: {
+            device: string;
+            keeper: string;
+            sign: boolean;
+            number?: string | null;
+        };
+        /** @description A lock that hangs. */
+        LockView: {
+            device: string;
+            name: string;
+            keeper: string;
+            number: string | null;
+            sign: boolean;
+            at: string;
         };
         /** @description A defect that a guided look asks for. */
         LookView: {
@@ -841,12 +1086,449 @@ export interface components {
             watches: components["schemas"]["ClampView"][];
             /** @description Test links that are fitted. */
             links: components["schemas"]["LinkView"][];
+            /** @description Every device with a lever, from the supply to the circuits. */
+            levers: components["schemas"]["LeverView"][];
+            /** @description Places that are boards. */
+            boards: components["schemas"]["DeviceView"][];
         };
         /** @description Who is logged in. */
         Me: {
             name: string;
             email: string;
             firm: string;
+        };
+        /**
+         * @description A reading as it was typed, with the test that was on the screen: its tester and setting, where its leads are, and the
+         *     entry of the journal after which it was set up. Parts that do not belong together are refused.
+         */
+        Measured: {
+            instrument: string;
+            raw: string;
+            connection?: components["schemas"]["Leads"] | null;
+            near?: string | null;
+            forced?: ("rain" | "heat" | "load" | "vibration" | "time-of-day")[];
+            test?: string | null;
+            /** Format: uuid */
+            setUpAt?: string | null;
+        };
+        NewAccepted: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "accepted";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Accepted"];
+        };
+        NewAdvised: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "advised";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Advised"];
+        };
+        NewClosed: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "closed";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Closed"];
+        };
+        NewCorrected: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "corrected";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Corrected"];
+        };
+        NewDecided: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "decided";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Decided"];
+        };
+        NewDone: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "done";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Done"];
+        };
+        NewDoubted: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "doubted";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Doubted"];
+        };
+        NewEntry: components["schemas"]["NewTold"] | components["schemas"]["NewSeen"] | components["schemas"]["NewPeople"] | components["schemas"]["NewAdvised"] | components["schemas"]["NewDone"] | components["schemas"]["NewIsolationStep"] | components["schemas"]["NewLeverTried"] | components["schemas"]["NewMeasured"] | components["schemas"]["NewPlaced"] | components["schemas"]["NewCorrected"] | components["schemas"]["NewWithdrawn"] | components["schemas"]["NewDoubted"] | components["schemas"]["NewSettled"] | components["schemas"]["NewAccepted"] | components["schemas"]["NewDecided"] | components["schemas"]["NewRepaired"] | components["schemas"]["NewTried"] | components["schemas"]["NewUnrepaired"] | components["schemas"]["NewClosed"];
+        NewIsolationStep: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "isolation";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["IsolationStep"];
+        };
+        NewLeverTried: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lever";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["LeverTried"];
+        };
+        NewMeasured: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "measured";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Measured"];
+        };
+        NewPeople: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "people";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["People"];
+        };
+        NewPlaced: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "placed";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Placed"];
+        };
+        NewRepaired: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repaired";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Repaired"];
+        };
+        NewSeen: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seen";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Seen"];
+        };
+        NewSettled: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "settled";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Settled"];
+        };
+        NewTold: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "told";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Told"];
+        };
+        NewTried: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "tried";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Tried"];
+        };
+        NewUnrepaired: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "unrepaired";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Unrepaired"];
+        };
+        NewWithdrawn: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "withdrawn";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Withdrawn"];
         };
         /** @description A test worth doing next. */
         NextTestView: {
@@ -870,6 +1552,8 @@ export interface components {
             losing: string[];
             /** @description What it read when it was done already, and is likelier a slip than not; null for a test not done yet. */
             again: string | null;
+            /** @description Whether it has to be made safe first: the supply goes off for it. */
+            needsIsolation: boolean;
         };
         /** @description One observation as stored. */
         ObservationView: {
@@ -901,6 +1585,19 @@ export interface components {
              */
             probability: number;
         };
+        /** @description One pair of the dead test, or of the live reference before it: no voltage, voltage found, or the figure. */
+        PairTried: {
+            pair: string;
+            voltage: boolean;
+            raw?: string | null;
+        };
+        /** @description One pair of a dead test. */
+        PairView: {
+            id: string;
+            words: string;
+            /** @description Whether it is read live as a reference too. */
+            isPole: boolean;
+        };
         /** @description The same test in another state before it: what was changed between the two, and what it read then. */
         PairedReadingView: {
             raw: string;
@@ -920,6 +1617,11 @@ export interface components {
              */
             resistancePercent: number;
         };
+        /** @description The people of the house, as a whole: who suffers when the power goes, and whom to ask. The latest stands. */
+        People: {
+            occupants?: ("children" | "medical" | "stair-lift" | "frail" | "freezer" | "aquarium" | "alarm" | "work")[];
+            contacts?: components["schemas"]["Contact"][];
+        };
         /** @description Something to pick from a list. */
         PickView: {
             slug: string;
@@ -936,6 +1638,12 @@ export interface components {
             /** @description Who or what suffers when the power goes. */
             atRisk: components["schemas"]["PickView"][];
             looks: components["schemas"]["LookView"][];
+        };
+        /** @description Where a reading was taken, said later: once the house holds that point. */
+        Placed: {
+            /** Format: uuid */
+            observation: string;
+            connection: components["schemas"]["Leads"];
         };
         /** @description What a tester should show where it is put. */
         PredictionView: {
@@ -954,13 +1662,36 @@ export interface components {
             /** @description What the test current passes, the largest part of the resistance first. */
             path: components["schemas"]["PathStepView"][];
         };
-        /** @description A proof of dead at a place. */
+        ProblemDocument: {
+            /** @description The description of the API, generated from its controllers and views. */
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            pointer?: string;
+        };
+        /** @description A test for no voltage at a place: what it is worth and what has ended it. */
         ProofView: {
+            id: string;
+            /** @description Id of the place. */
             place: string;
+            name: string;
             at: string;
             complete: boolean;
-            lapsed: boolean;
+            live: boolean;
+            stands: boolean;
             words: string;
+            lapsed: string | null;
+        };
+        /** @description An act that arrived after somebody else had switched the same thing: how does it stand now? */
+        QuestionView: {
+            id: string;
+            words: string;
+            operation: string;
+            subject: string;
+            value: string;
+            by: string;
+            at: string;
         };
         /** @description All causes after all readings. */
         RankingView: {
@@ -1002,6 +1733,8 @@ export interface components {
             /** @description How the house differed from its resting state. */
             stateWords: string[];
             paired: components["schemas"]["PairedReadingView"] | null;
+            /** @description Whether it is a figure of safe isolation; it is corrected there. */
+            ofIsolation: boolean;
         };
         /** @description What a reading says for or against a cause. */
         ReasonView: {
@@ -1013,6 +1746,37 @@ export interface components {
             nats: number;
             sentence: string;
         };
+        /** @description An entry as the record says it: nothing that is stored is left out. */
+        RecordLineView: {
+            id: string;
+            position: number;
+            kind: string;
+            /** @description told, seen, safe, done, readings, cause, decided, repair, unrepaired, advice, closed or beside */
+            section: string;
+            at: string;
+            /** @description Where the clock of the device and that of the server differ by more than five minutes. */
+            storedAt: string | null;
+            by: string;
+            words: string;
+            facts: components["schemas"]["FactView"][];
+            beside: components["schemas"]["BesideView"][];
+            /** @description The reason, when it does not stand any more. */
+            withdrawn: string | null;
+            photo: boolean;
+        };
+        /** @description A danger that was removed: the entry that found it, and the entry that shows it gone. */
+        Removed: {
+            /** Format: uuid */
+            danger: string;
+            /** Format: uuid */
+            by: string;
+        };
+        /** @description A repair of the cause accepted last: what was done, with what, in how many minutes. */
+        Repaired: {
+            text: string;
+            materials?: string | null;
+            minutes?: number | null;
+        };
         /** @description A cable that closes a ring or bridges two stops. */
         ReturnView: {
             from: string | null;
@@ -1021,10 +1785,25 @@ export interface components {
         };
         /** @description What an isolation at a place opens, leaves live, and asks to be tried there. */
         ScopeView: {
-            off: string[];
+            off: components["schemas"]["DeviceView"][];
+            before: components["schemas"]["DeviceView"][];
+            loads: components["schemas"]["DeviceView"][];
             stays: string[];
             warns: string[];
-            pairs: string[];
+            pairs: components["schemas"]["PairView"][];
+        };
+        /** @description What was seen, heard or smelt at a place: of the list of looks, of the list of findings, or in words; with a photo. */
+        Seen: {
+            look?: string | null;
+            /** @enum {string|null} */
+            class?: "D" | "P" | "I" | "F" | null;
+            /** @enum {string|null} */
+            knowing?: "seen" | "measured" | "inferred" | "assumed" | null;
+            place?: string | null;
+            finding?: string | null;
+            text?: string | null;
+            /** @description A JPEG, PNG or WebP picture as a data URL. */
+            photo?: string | null;
         };
         /** @description One reading of a run. */
         SeriesMemberView: {
@@ -1045,6 +1824,8 @@ export interface components {
             /** Format: float */
             readAt: number | null;
             outlier: boolean;
+            /** @description Whether it has to be made safe first: the supply goes off for it. */
+            needsIsolation: boolean;
         };
         /** @description A run of one test that the house has. */
         SeriesSummary: {
@@ -1063,6 +1844,14 @@ export interface components {
             members: components["schemas"]["SeriesMemberView"][];
             difference: components["schemas"]["AgreementView"] | null;
         };
+        /** @description The verdict on one symptom that was told. */
+        Settled: {
+            /** Format: uuid */
+            observation: string;
+            /** @enum {string} */
+            verdict: "cured" | "explained" | "not-found" | "passed-on";
+            text: string;
+        };
         /** @description The state a house is in: only what differs from closed, landed, on. */
         StateView: {
             positions: {
@@ -1073,6 +1862,14 @@ export interface components {
             loads: {
                 [key: string]: string;
             };
+        };
+        /** @description A temporary change that stays when the visit ends, with the reason. */
+        Stay: {
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
+            subject: string;
+            value: string;
+            reason: string;
         };
         /** @description A point on a line. */
         StopView: {
@@ -1151,6 +1948,13 @@ export interface components {
              */
             atTimes: number;
         };
+        /** @description A change that is not put back yet. */
+        TemporaryView: {
+            operation: string;
+            subject: string;
+            value: string;
+            words: string;
+        };
         /** @description A terminal that a probe can reach. */
         TerminalView: {
             id: string;
@@ -1158,6 +1962,55 @@ export interface components {
             role: string;
             access: string;
             name: string;
+        };
+        /** @description A reading that failed before the repair, with the one that proves it. */
+        ToRepeatView: {
+            reading: string;
+            provedBy: string | null;
+        };
+        /** @description What somebody said: in plain words, and what of it could be picked as an event. */
+        Told: {
+            text: string;
+            symptom?: string | null;
+            context?: string | null;
+            resets?: string | null;
+            device?: string | null;
+            deviceWords?: string | null;
+            when?: string | null;
+            since?: string | null;
+            also?: string | null;
+        };
+        /** @description The complaint tried again after a repair. */
+        Tried: {
+            /** @enum {string} */
+            outcome: "gone" | "there";
+        };
+        /**
+         * @description Something that is wrong and stays so when the visit ends: its class, what was done for the meantime, who was told, what
+         *     they answered, and when somebody comes back. A visit may end with it as well as with a repair.
+         */
+        Unrepaired: {
+            finding: string;
+            /** @enum {string} */
+            class: "D" | "P" | "I" | "F";
+            measure: string;
+            told: string;
+            /** @enum {string} */
+            answer: "agrees" | "refuses" | "not-there";
+            words: string;
+            /** Format: uuid */
+            about?: string | null;
+            place?: string | null;
+            /** Format: date */
+            comeBack?: string | null;
+        };
+        /** @description What was watched while a device was closed again: what should have come alive, and whether it did. */
+        Watched: {
+            live: string[];
+            dead: string[];
+            asExpected?: boolean;
+            found?: string | null;
+            trips?: boolean;
         };
         /** @description One device to close again, and what is expected then. */
         WayBackView: {
@@ -1167,6 +2020,8 @@ export interface components {
             live: string[];
             /** @description Circuits that stay dead. */
             dead: string[];
+            /** @description Who keeps the key of the lock on it; it comes off first. */
+            locked: string | null;
         };
         /** @description A way of the board and its line. */
         WayView: {
@@ -1186,6 +2041,12 @@ export interface components {
             ring: boolean;
             clamps: components["schemas"]["ClampView"][];
             controls: components["schemas"]["ControlView"][];
+        };
+        /** @description An earlier entry that does not stand any more, with the reason; it stays on the record. */
+        Withdrawn: {
+            /** Format: uuid */
+            observation: string;
+            reason: string;
         };
     };
     responses: {
@@ -1318,15 +2179,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    /** Format: uuid */
-                    id: string;
-                    kind: string;
-                    at: string;
-                    payload: {
-                        [key: string]: unknown;
-                    };
-                };
+                "application/json": components["schemas"]["NewEntry"];
             };
         };
         responses: {
@@ -1874,6 +2727,29 @@ export interface operations {
             };
             409: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+        };
+    };
+    feeding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What may be feeding the voltage that stopped the isolation */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedingView"];
+                };
+            };
+            404: components["responses"]["Problem"];
         };
     };
     wayBack: {

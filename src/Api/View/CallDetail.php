@@ -7,18 +7,20 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A call with everything that happened on it. */
-#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes'])]
+#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes', 'position', 'last', 'record', 'closing', 'canTry', 'toRepeat', 'questions', 'isSafe'])]
 final readonly class CallDetail
 {
     /**
      * @param list<LedgerEntry> $ledger
-     * @param list<IsolationStepView> $isolation
      * @param list<ProofView> $proofs
      * @param list<ReadingView> $readings
      * @param list<ObservationView> $observations
      * @param list<EarlierVisitView> $earlier
      * @param list<string> $unsettled
      * @param list<PickView> $classes
+     * @param list<RecordLineView> $record
+     * @param list<ToRepeatView> $toRepeat
+     * @param list<QuestionView> $questions
      */
     public function __construct(
         #[OA\Property]
@@ -29,8 +31,8 @@ final readonly class CallDetail
         public StateView $state,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LedgerEntry::class))]
         public array $ledger,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: IsolationStepView::class))]
-        public array $isolation,
+        #[OA\Property]
+        public IsolationView $isolation,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ProofView::class))]
         public array $proofs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class))]
@@ -45,6 +47,22 @@ final readonly class CallDetail
         public string $ruleSet,
         #[OA\Property(type: 'array', description: 'The classes that an observation can have under that rule set.', items: new OA\Items(ref: PickView::class))]
         public array $classes,
+        #[OA\Property(description: 'Of the last entry; 0 when there is none.')]
+        public int $position,
+        #[OA\Property(description: 'Id of the last entry; empty when there is none.')]
+        public string $last,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: RecordLineView::class))]
+        public array $record,
+        #[OA\Property]
+        public ClosingView $closing,
+        #[OA\Property(description: 'Whether the complaint can be tried again: something was repaired, and somebody complained.')]
+        public bool $canTry,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ToRepeatView::class))]
+        public array $toRepeat,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionView::class))]
+        public array $questions,
+        #[OA\Property(description: 'Whether a complete proof of dead stands somewhere.')]
+        public bool $isSafe,
     ) {
     }
 }

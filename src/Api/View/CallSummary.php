@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A call in the list. */
-#[OA\Schema(required: ['id', 'address', 'customer', 'complaint', 'visit', 'stage', 'openedAt', 'houseId', 'unsafe'])]
+#[OA\Schema(required: ['id', 'address', 'customer', 'complaint', 'visit', 'stage', 'openedAt', 'houseId', 'unsafe', 'unreadable'])]
 final readonly class CallSummary
 {
     /**
@@ -32,6 +32,8 @@ final readonly class CallSummary
         public ?string $houseId,
         #[OA\Property(type: 'array', description: 'What is unsafe right now, in sentences.', items: new OA\Items(type: 'string'))]
         public array $unsafe,
+        #[OA\Property(description: 'Entries that cannot be read; the whole call when it is -1.')]
+        public int $unreadable = 0,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'deviceClamps', 'live', 'colours', 'findings', 'watches', 'links'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'deviceClamps', 'live', 'colours', 'findings', 'watches', 'links', 'levers', 'boards'])]
 final readonly class MapView
 {
     /**
@@ -19,6 +19,8 @@ final readonly class MapView
      * @param list<string> $findings
      * @param list<ClampView> $watches
      * @param list<LinkView> $links
+     * @param list<LeverView> $levers
+     * @param list<DeviceView> $boards
      */
     public function __construct(
         #[OA\Property]
@@ -53,6 +55,10 @@ final readonly class MapView
         public array $watches,
         #[OA\Property(type: 'array', description: 'Test links that are fitted.', items: new OA\Items(ref: LinkView::class))]
         public array $links,
+        #[OA\Property(type: 'array', description: 'Every device with a lever, from the supply to the circuits.', items: new OA\Items(ref: LeverView::class))]
+        public array $levers,
+        #[OA\Property(type: 'array', description: 'Places that are boards.', items: new OA\Items(ref: DeviceView::class))]
+        public array $boards,
     ) {
     }
 }

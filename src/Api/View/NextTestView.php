@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A test worth doing next. */
-#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing', 'again'])]
+#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing', 'again', 'needsIsolation'])]
 final readonly class NextTestView
 {
     /**
@@ -49,6 +49,8 @@ final readonly class NextTestView
         public array $losing,
         #[OA\Property(description: 'What it read when it was done already, and is likelier a slip than not; null for a test not done yet.')]
         public ?string $again,
+        #[OA\Property(description: 'Whether it has to be made safe first: the supply goes off for it.')]
+        public bool $needsIsolation,
     ) {
     }
 }

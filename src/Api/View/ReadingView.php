@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A reading as it stands. */
-#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords', 'paired'])]
+#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords', 'paired', 'ofIsolation'])]
 final readonly class ReadingView
 {
     /**
@@ -65,6 +65,8 @@ final readonly class ReadingView
         public array $stateWords,
         #[OA\Property(oneOf: [new OA\Schema(ref: PairedReadingView::class), new OA\Schema(type: 'null')])]
         public ?PairedReadingView $paired,
+        #[OA\Property(description: 'Whether it is a figure of safe isolation; it is corrected there.')]
+        public bool $ofIsolation,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One reading of a run. */
-#[OA\Schema(required: ['id', 'words', 'place', 'instrument', 'terminals', 'around', 'changes', 'steps', 'expected', 'raw', 'fit', 'expectedAt', 'readAt', 'outlier'])]
+#[OA\Schema(required: ['id', 'words', 'place', 'instrument', 'terminals', 'around', 'changes', 'steps', 'expected', 'raw', 'fit', 'expectedAt', 'readAt', 'outlier', 'needsIsolation'])]
 final readonly class SeriesMemberView
 {
     /**
@@ -45,6 +45,8 @@ final readonly class SeriesMemberView
         public ?float $readAt,
         #[OA\Property]
         public bool $outlier,
+        #[OA\Property(description: 'Whether it has to be made safe first: the supply goes off for it.')]
+        public bool $needsIsolation,
     ) {
     }
 }

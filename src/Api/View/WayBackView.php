@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One device to close again, and what is expected then. */
-#[OA\Schema(required: ['device', 'name', 'live', 'dead'])]
+#[OA\Schema(required: ['device', 'name', 'live', 'dead', 'locked'])]
 final readonly class WayBackView
 {
     /**
@@ -23,6 +23,8 @@ final readonly class WayBackView
         public array $live,
         #[OA\Property(type: 'array', description: 'Circuits that stay dead.', items: new OA\Items(type: 'string'))]
         public array $dead,
+        #[OA\Property(description: 'Who keeps the key of the lock on it; it comes off first.')]
+        public ?string $locked,
     ) {
     }
 }

@@ -10,12 +10,16 @@ use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Procedure\States;
 use YellowProbe\Safety\IsolationScope;
+use YellowProbe\Safety\Levers;
+use YellowProbe\Safety\Pair;
 use YellowProbe\Safety\WayBack;
 use YellowProbe\Tests\Houses;
+use YellowProbe\Words\Message;
 
 final class SafetyTest extends TestCase
 {
@@ -25,15 +29,15 @@ final class SafetyTest extends TestCase
         [$place, $circuit] = self::socket($house);
         $device = $house->parts[$house->circuits[$circuit]->way];
         $scope = IsolationScope::of($house, $place, IsolationScope::CIRCUIT, State::resting($house), new Ranking([], []));
-        self::assertSame([$device->name], $scope->off);
-        self::assertStringContainsString("The neutral behind $device->name", implode("\n", $scope->stays));
+        self::assertSame([$device], $scope->off);
+        self::assertContainsEquals(new Message('scope.stays.solid-neutral', ['part' => $device->name]), $scope->stays);
         self::assertSame([], $scope->warns, 'by the survey nothing of it stays live');
-        self::assertSame(['L–N', 'L–E', 'N–E', 'every other conductor in the box to E and to N'], $scope->pairs);
+        self::assertSame([['L', 'N'], ['L', 'E'], ['N', 'E'], []], array_map(static fn (Pair $pair): array => array_map(static fn (string $terminal): string => $house->terminals[$terminal]->role->value, $pair->terminals), $scope->pairs));
+        self::assertSame(array_unique(array_column($scope->pairs, 'id')), array_column($scope->pairs, 'id'));
 
         $board = IsolationScope::of($house, $place, IsolationScope::BOARD, State::resting($house), new Ranking([], []));
-        self::assertSame(array_map(static fn ($main): string => $main->name, States::mains($house)), $board->off);
-        self::assertStringNotContainsString('The neutral behind', implode("\n", $board->stays));
-        self::assertStringContainsString('supply side of the main switch', $board->stays[0]);
+        self::assertSame(States::mains($house), $board->off);
+        self::assertSame(['scope.stays.supply'], self::keys($board->stays));
     }
 
     public function testACauseThatStillFitsCanKeepAConductorLive(): void
@@ -45,17 +49,16 @@ final class SafetyTest extends TestCase
         $standing->probability = 0.4;
         $warns = static fn (Standing ...$standings): array => IsolationScope::of($house, self::socket($house)[0], IsolationScope::BOARD, State::resting($house), new Ranking(array_values($standings), []))->warns;
         self::assertSame([], $warns());
-        self::assertStringContainsString('· E may be live, under a cause that still fits', implode("\n", $warns($standing)));
+        self::assertContains('scope.may-be-live', self::keys($warns($standing)));
     }
 
     public function testAPanelHasEveryPairOfItsLegsToTry(): void
     {
         $house = Houses::demo('panel-with-multiwire');
         $scope = IsolationScope::of($house, 'p-counter-l', IsolationScope::BOARD, State::resting($house), new Ranking([], []));
-        self::assertStringContainsString('The neutral and its bond', implode("\n", $scope->stays));
+        self::assertContains('scope.stays.neutral', self::keys($scope->stays));
         $circuit = IsolationScope::of($house, 'p-counter-l', IsolationScope::CIRCUIT, State::resting($house), new Ranking([], []));
-        self::assertStringContainsString('carries the other leg', implode("\n", $circuit->stays));
-        self::assertContains('L–N', $scope->pairs);
+        self::assertContains('scope.stays.multiwire', self::keys($circuit->stays));
     }
 
     public function testTheWayBackGoesFromTheFeederToTheCircuitsAndSaysWhatComesAlive(): void
@@ -81,6 +84,52 @@ final class SafetyTest extends TestCase
         // Only what is open: one way.
         $way = $house->circuits[$circuit]->way;
         self::assertCount(1, WayBack::of($house, State::resting($house)->after(new StateChange('set', $way, 'off')))->steps);
+    }
+
+    public function testABackUpSourceIsNamedAndSoIsAKindThatDoesNotExist(): void
+    {
+        $document = Houses::ringAndLights()->document;
+        self::assertIsArray($document['parts']);
+        $document['parts']['battery'] = ['kind' => 'source', 'place' => 'board', 'name' => 'Battery inverter'];
+        $scope = IsolationScope::of(House::fromDocument($document), 'board', IsolationScope::BOARD, State::resting(Houses::ringAndLights()), new Ranking([], []));
+        self::assertContainsEquals(new Message('scope.stays.source', ['part' => 'Battery inverter']), $scope->stays);
+        $this->expectExceptionMessage('No kind of part is called "back-up"');
+        Houses::ringAndLights()->partsOfKind('back-up');
+    }
+
+    public function testALeverIsOfferedForWhatItCanHaveDone(): void
+    {
+        $house = Houses::demo('wicket-lane');
+        $can = static fn (string $symptom): array => array_values(array_map(static fn (Part $lever): string => $lever->id, array_filter(Levers::all($house), static fn (Part $lever): bool => Levers::canShow($lever, $symptom))));
+        self::assertSame('main', Levers::all($house)[0]->id, 'the supply side first');
+        self::assertSame(['rcd-a', 'rcd-b'], $can('residual-trip'));
+        self::assertContains('way1', $can('overcurrent-trip'));
+        self::assertNotContains('rcd-a', $can('overcurrent-trip'));
+        self::assertNotContains('main', $can(''));
+        self::assertSame(['lights-up', 'loft', 'ring-up'], self::sorted(array_intersect(Levers::behind($house, 'rcd-b'), ['lights-up', 'loft', 'ring-up'])));
+        self::assertSame([], array_intersect(Levers::behind($house, 'rcd-b'), Levers::supplied($house, State::resting($house)->after(new StateChange('set', 'rcd-b', 'off')))));
+    }
+
+    /**
+     * @param array<string> $words
+     *
+     * @return list<string>
+     */
+    private static function sorted(array $words): array
+    {
+        sort($words);
+
+        return array_values($words);
+    }
+
+    /**
+     * @param list<Message> $messages
+     *
+     * @return list<string>
+     */
+    private static function keys(array $messages): array
+    {
+        return array_map(static fn (Message $message): string => $message->key, $messages);
     }
 
     /** @return array{string, string} a place with one socket, its circuit */

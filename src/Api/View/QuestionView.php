@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use OpenApi\Attributes as OA;
+
+/** An act that arrived after somebody else had switched the same thing: how does it stand now? */
+#[OA\Schema(required: ['id', 'words', 'operation', 'subject', 'value', 'by', 'at'])]
+final readonly class QuestionView
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public string $words,
+        #[OA\Property]
+        public string $operation,
+        #[OA\Property]
+        public string $subject,
+        #[OA\Property]
+        public string $value,
+        #[OA\Property]
+        public string $by,
+        #[OA\Property]
+        public string $at,
+    ) {
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Call\Journal;
+use App\Observation\Corrected;
+use App\Observation\Doubted;
+use App\Observation\Entry;
+use App\Observation\Leads;
+use App\Observation\Measured;
+use App\Observation\Placed;
+use App\Observation\Withdrawn;
+use App\Words\Say;
+use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\State;
+use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\Instruments;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Procedure\TestName;
+
+/** Readings, and what was said beside them and beside other entries. */
+final readonly class ReadingLines implements LinesOfKind
+{
+    public function __construct(private Say $say)
+    {
+    }
+
+    public function kinds(): array
+    {
+        return [Measured::class, Placed::class, Corrected::class, Withdrawn::class, Doubted::class];
+    }
+
+    public function line(Journal $journal, Entry $entry, Facts $facts): RecordLine
+    {
+        return match (true) {
+            $entry->payload instanceof Measured => $this->measured($journal, $entry, $entry->payload, $facts),
+            $entry->payload instanceof Placed => new RecordLine('beside', $facts->say('record.placed', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'where' => $this->where($entry, $journal->entry($entry->payload->observation)?->payload, $entry->payload->connection, $facts)])),
+            $entry->payload instanceof Corrected => new RecordLine('beside', $facts->say('record.corrected', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'to' => $entry->payload->raw ?? $entry->payload->text ?? '']), [[$facts->say('fact.reason'), $entry->payload->reason]]),
+            $entry->payload instanceof Withdrawn => new RecordLine('beside', $facts->say('record.withdrawn', ['entry' => $this->short($journal, $entry->payload->observation, $facts)]), [[$facts->say('fact.reason'), $entry->payload->reason]]),
+            $entry->payload instanceof Doubted => new RecordLine('beside', $facts->say('record.doubted', ['entry' => $this->short($journal, $entry->payload->observation, $facts)]), [[$facts->say('fact.reason'), $entry->payload->reason]]),
+            default => throw new \LogicException('Not of these kinds.'),
+        };
+    }
+
+    private function measured(Journal $journal, Entry $entry, Measured $measured, Facts $facts): RecordLine
+    {
+        $verdict = $entry->source->verdict;
+        $text = static fn (string $key): ?string => \is_string($verdict[$key] ?? null) ? $verdict[$key] : null;
+        $house = $facts->house();
+        $judged = [];
+        foreach (\is_array($verdict['judgements'] ?? null) ? $verdict['judgements'] : [] as $judgement) {
+            if (\is_array($judgement) && \is_string($judgement['limit'] ?? null) && \is_string($judgement['sentence'] ?? null)) {
+                $judged[] = "{$judgement['limit']}: {$judgement['sentence']}";
+            }
+        }
+        $cautions = \is_array($verdict['cautions'] ?? null) ? array_values(array_filter($verdict['cautions'], is_string(...))) : [];
+        $facts->add('read', $measured->raw)
+            ->add('near', $measured->near)
+            ->add('expected', $text('expected'))
+            ->add('fit', null === $text('fit') ? null : $facts->say('fit.'.$text('fit')))
+            ->list('limits', $judged)
+            ->list('forced', array_map(static fn (string $slug): string => $facts->say("forced.$slug"), $measured->forced))
+            ->list('state', null === $house ? [] : array_map(static fn (StateChange $change): string => $change->words($house), State::resting($house)->changesTo(State::fromArray($entry->source->state))))
+            ->list('cautions', $cautions)
+            ->add('test', $this->test($measured, $facts))
+            ->add('set-up-after', null === $measured->setUpAt ? null : $this->short($journal, $measured->setUpAt, $facts));
+
+        return new RecordLine('readings', null === $measured->connection ? $facts->say("setting.$measured->instrument") : $this->where($entry, $measured, $measured->connection, $facts), $facts->all());
+    }
+
+    /** The test of the catalogue that was set up, as the trade calls it. */
+    private function test(Measured $measured, Facts $facts): ?string
+    {
+        if (null === $measured->test || null === $facts->house()) {
+            return $measured->test;
+        }
+        try {
+            return TestCatalogue::plan($facts->house(), $measured->test)->procedure->words();
+        } catch (\OutOfBoundsException) {
+            return $measured->test;
+        }
+    }
+
+    private function where(Entry $entry, mixed $measured, Leads $leads, Facts $facts): string
+    {
+        $house = $facts->house();
+        if (null === $house || !$measured instanceof Measured) {
+            return $facts->say('record.gone');
+        }
+        try {
+            $instrument = Instruments::get($measured->instrument);
+            $connection = Connection::read($leads->raw(), $instrument, $house);
+        } catch (HouseError|\OutOfBoundsException) {
+            return $facts->say('record.gone');
+        }
+
+        return $this->say->of(TestName::of($house, new Measurement(State::fromArray($entry->source->state), $instrument, $connection)), $facts->rules());
+    }
+
+    /** An entry that another one is about: its hour, and what it first said. */
+    private function short(Journal $journal, string $id, Facts $facts): string
+    {
+        $entry = $journal->entry($id);
+        if (null === $entry) {
+            return $facts->say('record.gone');
+        }
+        $payload = $entry->payload;
+        $words = match (true) {
+            $payload instanceof Measured => $payload->raw.', '.(null === $payload->connection ? (string) $payload->near : $this->where($entry, $payload, $payload->connection, $facts)),
+            \is_string($entry->source->verdict['words'] ?? null) => $entry->source->verdict['words'],
+            default => \is_string($entry->source->payload['text'] ?? null) ? $entry->source->payload['text'] : $facts->say("kind.{$entry->source->kind}"),
+        };
+
+        return $entry->source->clientAt->format('H:i').' '.$words;
+    }
+}
