@@ -18,7 +18,7 @@ final class ReadingParser
     /** @throws ReadingError */
     public static function parse(string $typed, Instrument $instrument): Reading
     {
-        $text = trim(str_replace(["\u{2126}", "\u{00A0}", "\u{03BC}"], ['Ω', ' ', 'µ'], $typed));
+        $text = self::normal($typed);
         if ('' === $text) {
             throw new ReadingError('Type what the tester shows.');
         }
@@ -50,6 +50,15 @@ final class ReadingParser
         return new Reading(ShownKind::Value, $typed, $value, $resolution);
     }
 
+    /** Digits of any script and width as ASCII, compatibility forms as what they stand for; Ω and µ by one sign each. */
+    private static function normal(string $typed): string
+    {
+        $plain = \Normalizer::normalize($typed, \Normalizer::FORM_KC);
+        $digits = preg_replace_callback('/\p{Nd}/u', static fn (array $match): string => (string) \IntlChar::charDigitValue($match[0]), \is_string($plain) ? $plain : $typed);
+
+        return trim(strtr(\is_string($digits) ? $digits : $typed, "\u{2126}" => 'Ω', "\u{03BC}" => 'µ', "\u{066B}" => '.']));
+    }
+
     private static function pattern(string $typed, string $text, PatternInstrument $instrument): Reading
     {
         $pattern = strtolower(str_replace([' ', '-', '/'], '', preg_replace('/\s*V$/i', '', $text) ?? $text));
@@ -65,6 +74,9 @@ final class ReadingParser
     {
         // 1k2 is 1.2 k
         if (1 === preg_match('/^(\d+)([kKMGR])(\d+)$/', $number, $match)) {
+            if ('R' === $match[2] && Unit::Ohm !== $instrument->unit()) {
+                throw new ReadingError(\sprintf('"%s": %s reads %s, not %s.', $typed, $instrument->words(), $instrument->unit()->value, Unit::Ohm->value));
+            }
             $factor = 'R' === $match[2] ? 1.0 : self::PREFIXES[$match[2]];
 
             return self::sized("$match[1].$match[3]", $factor);

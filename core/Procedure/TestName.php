@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Device\ResidualLaw;
 use YellowProbe\Installation\Access as TerminalAccess;
 use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\Core;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\Role;
 use YellowProbe\Instrument\DeviceWatch;
+use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\LampWatch;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Words\Message;
 
 /**
@@ -38,10 +43,18 @@ final class TestName
             $where[] = self::around($house, $connection->around, [] !== $connection->terminals);
         }
 
-        $with = ['setting' => new Message('setting.'.$measurement->instrument->slug()), 'where' => $where];
+        $with = ['setting' => self::setting($measurement->instrument, $house->parts[$connection->device()] ?? null), 'where' => $where];
         $state = NamedState::of($house, $measurement);
 
         return [] === $state ? new Message('test.name', $with) : new Message('test.name.state', $with + ['state' => $state]);
+    }
+
+    /** A tester and its setting; of a residual tester with the rating of the device that it is set to. */
+    public static function setting(Instrument $instrument, ?Part $device = null): Message
+    {
+        $rated = $instrument instanceof ResidualTester && null !== $device && Protection::isResidual($device) ? \sprintf(' %g mA', round(1000.0 * ResidualLaw::of($device)->ratedAmperes, 1)) : '';
+
+        return new Message("setting.{$instrument->slug()}", ['rated' => $rated]);
     }
 
     /** One end of a lead, said by itself. */

@@ -97,7 +97,14 @@ final class ComesAlive
                 $returns[] = $from;
             }
         }
-        $tied = self::spread($network, [...$returns, $network->node(HouseNetwork::GROUND)], self::TIED_SIEMENS, array_fill_keys($lines, true));
+        // A line that is linked to earth for a test holds nothing near it: it trips, or it is live.
+        $ofLine = array_fill_keys($lines, true);
+        foreach ($house->terminals as $terminal) {
+            if (!\in_array($terminal->role, [Role::Neutral, Role::Earth], true)) {
+                $ofLine[$network->node($terminal->id)] = true;
+            }
+        }
+        $tied = self::spread($network, [...$returns, $network->node(HouseNetwork::GROUND)], self::TIED_SIEMENS, $ofLine);
         $live = self::spread($network, $lines, self::PATH_SIEMENS, array_diff_key($tied, array_fill_keys($lines, true)));
         $names = [];
         foreach ($network->nodes as $name => $node) {

@@ -8,6 +8,7 @@ use App\Entity\Observation;
 use App\Observation\Accepted;
 use App\Observation\Closed;
 use App\Observation\Corrected;
+use App\Observation\Done;
 use App\Observation\Doubted;
 use App\Observation\Entry;
 use App\Observation\IsolationStep;
@@ -21,6 +22,7 @@ use App\Observation\Settled;
 use App\Observation\Told;
 use App\Observation\Tried;
 use App\Observation\Unrepaired;
+use App\Observation\Watched as Seeing;
 use App\Observation\Withdrawn;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
@@ -29,12 +31,14 @@ use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
+use YellowProbe\Instrument\DeviceWatch;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\TwoPoleIndicator;
 use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Watched;
 
 /** What the entries of a call add up to: the state of the house, the proofs, the readings and everything else as it stands. */
 final class Journal
@@ -242,6 +246,9 @@ final class Journal
             if ($entry->payload instanceof IsolationStep && $entry->payload->isTaken()) {
                 array_push($readings, ...$this->ofIsolation($entry, $entry->payload));
             }
+            if ($entry->payload instanceof Done && null !== $entry->payload->watched) {
+                array_push($readings, ...$this->ofClosing($entry, $entry->payload, $entry->payload->watched));
+            }
             if (!$entry->payload instanceof Measured) {
                 continue;
             }
@@ -268,6 +275,26 @@ final class Journal
                 [] === $before ? [] : $this->repaired($before[\count($before) - 1] + 1),
                 $doubted[$id] ?? null,
             );
+        }
+
+        return $readings;
+    }
+
+    /** @return list<TakenReading> what a device did that was watched as it was closed: it held, or it opened again */
+    private function ofClosing(Entry $entry, Done $done, Seeing $watched): array
+    {
+        $readings = [];
+        $state = $this->fold()->before($this->index($entry));
+        foreach ($done->changes as $at => $act) {
+            $state = $state->after($act->change());
+            $device = $this->house?->parts[$act->subject] ?? null;
+            $measurement = null === $device || 'set' !== $act->operation || 'on' !== $act->value ? null : Watched::device($device, $state, false);
+            if (null === $measurement || (!$watched->trips && !$watched->asExpected)) {
+                continue;
+            }
+            $raw = $watched->trips ? DeviceWatch::TRIPS : DeviceWatch::HOLDS;
+            $before = array_values(array_filter($this->standing(Repaired::class), fn (array $repair): bool => $this->index($repair[0]) < $this->index($entry)));
+            $readings[] = new TakenReading($entry, new Measured(DeviceWatch::closed()->slug(), $raw, new Leads([], $measurement->connection->around)), $measurement->instrument, $raw, $measurement->connection, null, [], [] !== $before, [] === $before ? [] : $this->repaired($this->index($entry)), null, (string) $at, $state);
         }
 
         return $readings;
@@ -375,7 +402,7 @@ final class Journal
             return Opened::none();
         }
 
-        return Opened::of(...Access::reached($this->house, new Measurement(State::fromArray($last->source->state), $last->instrument, $last->connection)));
+        return Opened::of(...Access::reached($this->house, new Measurement($last->state(), $last->instrument, $last->connection)));
     }
 
     public function isClosed(): bool

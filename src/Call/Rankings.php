@@ -147,7 +147,7 @@ final readonly class Rankings
             if (null !== $reading->withdrawn || null === $reading->connection || \in_array(Hypothesis::ELSE, $reading->repaired, true)) {
                 continue;
             }
-            $measurement = new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection);
+            $measurement = new Measurement($reading->state(), $reading->instrument, $reading->connection);
             $evidence[] = new Evidence(
                 $reading->id(),
                 $measurement,

@@ -18,12 +18,9 @@ use YellowProbe\Procedure\TestName;
 use YellowProbe\Words\Message;
 
 /** The readings of a call as the page sees them. */
-final class ReadingViews
+final readonly class ReadingViews
 {
-    /** @var array<string, State> by what was stored: many readings are taken in one state */
-    private array $states = [];
-
-    public function __construct(private readonly Say $say)
+    public function __construct(private Say $say)
     {
     }
 
@@ -70,7 +67,7 @@ final class ReadingViews
             CallViews::time($source->clientAt),
             $source->author->name,
             $reading->instrument->slug(),
-            $this->say->of(new Message('setting.'.$reading->instrument->slug())),
+            $this->say->of(TestName::setting($reading->instrument)),
             $reading->raw,
             $reading->measured->raw,
             $this->where($journal, $reading),
@@ -87,9 +84,9 @@ final class ReadingViews
             true === ($source->verdict['proves'] ?? false),
             $reading->connection->terminals ?? [],
             $reading->connection->around ?? [],
-            null === $journal->house ? [] : self::words($journal->house, State::resting($journal->house)->changesTo($this->state($reading))),
+            null === $journal->house ? [] : self::words($journal->house, State::resting($journal->house)->changesTo($reading->state())),
             $paired,
-            $reading->isOfIsolation(),
+            $reading->isOfAct(),
         );
     }
 
@@ -105,18 +102,13 @@ final class ReadingViews
             if (null === $house || null !== $earlier->withdrawn || $earlier->proof !== $reading->proof || $earlier->source->state === $reading->source->state) {
                 continue;
             }
-            $changes = $this->state($earlier)->changesTo($this->state($reading));
+            $changes = $earlier->state()->changesTo($reading->state());
             if ([] !== $changes) {
                 return new PairedReadingView($earlier->raw, self::words($house, $changes));
             }
         }
 
         return null;
-    }
-
-    private function state(TakenReading $reading): State
-    {
-        return $this->states[serialize($reading->source->state)] ??= State::fromArray($reading->source->state);
     }
 
     /**

@@ -114,7 +114,7 @@ final readonly class Runs
         foreach ($journal->readings() as $reading) {
             if (null === $reading->withdrawn && null !== $reading->connection && $reading->proof === $isAfterRepair) {
                 $taken[self::key($reading->instrument->slug(), $reading->connection->toArray())] = $reading;
-                $taken[(new Measurement(State::fromArray($reading->source->state), $reading->instrument, $reading->connection))->hash()] = $reading;
+                $taken[(new Measurement($reading->state(), $reading->instrument, $reading->connection))->hash()] = $reading;
             }
         }
 

@@ -27,8 +27,9 @@ final readonly class TakenReading
      * @param list<string>    $repaired   before it, as the ranking names repairs
      * @param string|null     $doubted    why somebody does not quite believe it
      * @param string          $part       which figure of an entry that holds several; empty for a reading of its own
+     * @param State|null      $state      that it was read in, where it is not the one its entry found
      */
-    public function __construct(public Entry $entry, public Measured $measured, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null, private string $part = '')
+    public function __construct(public Entry $entry, public Measured $measured, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null, private string $part = '', private ?State $state = null)
     {
         $this->source = $entry->source;
     }
@@ -38,8 +39,8 @@ final readonly class TakenReading
         return '' === $this->part ? $this->entry->id() : $this->entry->id().'#'.$this->part;
     }
 
-    /** Whether it is one figure of an entry of another kind: a pair of the live reference, or of the dead test. */
-    public function isOfIsolation(): bool
+    /** Whether it is part of an entry of another kind: a pair of a live reference or a dead test, a device watched as it was closed. */
+    public function isOfAct(): bool
     {
         return '' !== $this->part;
     }
@@ -50,9 +51,15 @@ final readonly class TakenReading
         return null === $this->connection ? null : $this->instrument->slug().' '.serialize($this->connection->toArray());
     }
 
+    /** The state of the house that it was read in. */
+    public function state(): State
+    {
+        return $this->state ?? State::fromArray($this->source->state);
+    }
+
     /** Everything that decides what it should have shown; null while its point is not in the house. */
     public function measurement(): ?Measurement
     {
-        return null === $this->connection ? null : new Measurement(State::fromArray($this->source->state), $this->instrument, $this->connection);
+        return null === $this->connection ? null : new Measurement($this->state(), $this->instrument, $this->connection);
     }
 }

@@ -69,7 +69,13 @@ final readonly class ReadingLines implements LinesOfKind
             ->add('test', $this->test($measured, $facts))
             ->add('set-up-after', null === $measured->setUpAt ? null : $this->short($journal, $measured->setUpAt, $facts));
 
-        return new RecordLine('readings', null === $measured->connection ? $facts->say("setting.$measured->instrument") : $this->where($entry, $measured, $measured->connection, $facts), $facts->all());
+        return new RecordLine('readings', null === $measured->connection ? self::setting($measured, $facts) : $this->where($entry, $measured, $measured->connection, $facts), $facts->all());
+    }
+
+    /** The tester and its setting; as it was sent when an older version knew it and this one does not. */
+    private static function setting(Measured $measured, Facts $facts): string
+    {
+        return isset(Instruments::all()[$measured->instrument]) ? $facts->say("setting.$measured->instrument", ['rated' => '']) : $measured->instrument;
     }
 
     /** The test of the catalogue that was set up, as the trade calls it. */
@@ -88,14 +94,17 @@ final readonly class ReadingLines implements LinesOfKind
     private function where(Entry $entry, mixed $measured, Leads $leads, Facts $facts): string
     {
         $house = $facts->house();
-        if (null === $house || !$measured instanceof Measured) {
+        if (!$measured instanceof Measured) {
             return $facts->say('record.gone');
+        }
+        if (null === $house) {
+            return $facts->say('record.nowhere', ['setting' => self::setting($measured, $facts)]);
         }
         try {
             $instrument = Instruments::get($measured->instrument);
             $connection = Connection::read($leads->raw(), $instrument, $house);
         } catch (HouseError|\OutOfBoundsException) {
-            return $facts->say('record.gone');
+            return $facts->say('record.nowhere', ['setting' => self::setting($measured, $facts)]);
         }
 
         return $this->say->of(TestName::of($house, new Measurement(State::fromArray($entry->source->state), $instrument, $connection)), $facts->rules());

@@ -13,7 +13,9 @@ use App\Observation\Lock;
 use App\Observation\PairTried;
 use App\Words\Say;
 use YellowProbe\Safety\IsolationScope;
+use YellowProbe\Procedure\TestName;
 use YellowProbe\Safety\Pair;
+use YellowProbe\Words\Message;
 
 /** What was switched, lifted, isolated, locked and proved, as it was done. */
 final readonly class SafetyLines implements LinesOfKind
@@ -74,6 +76,18 @@ final readonly class SafetyLines implements LinesOfKind
         return new RecordLine('safe', null === $step->skipped ? $words : $facts->say('record.left-out', ['step' => $words, 'reason' => $step->skipped]), $facts->all());
     }
 
+    /** A pair that is none of its place's any more, by its two ends. */
+    private function ends(PairTried $tried, Facts $facts): string
+    {
+        $house = $facts->house();
+        $ends = explode('|', $tried->pair);
+        if (null === $house || 2 !== \count($ends) || !$house->hasTerminal($ends[0]) || !$house->hasTerminal($ends[1])) {
+            return $facts->say('record.gone');
+        }
+
+        return $this->say->inside(new Message('pair.ends', ['ends' => [TestName::end($house, $ends[0]), TestName::end($house, $ends[1])]]), $facts->rules());
+    }
+
     /** @return list<string> each pair with what was found on it, in the order they were tried */
     private function tried(IsolationStep $step, Facts $facts): array
     {
@@ -83,6 +97,6 @@ final readonly class SafetyLines implements LinesOfKind
             $known[$pair->id] = $this->say->inside($pair->words, $facts->rules());
         }
 
-        return array_map(static fn (PairTried $tried): string => $facts->say($tried->voltage ? (null === $tried->raw ? 'record.pair.voltage' : 'record.pair.figure') : (null === $tried->raw ? 'record.pair.none' : 'record.pair.none-figure'), ['pair' => $known[$tried->pair] ?? $facts->say('record.gone'), 'raw' => $tried->raw ?? '']), $step->tried);
+        return array_map(fn (PairTried $tried): string => $facts->say($tried->voltage ? (null === $tried->raw ? 'record.pair.voltage' : 'record.pair.figure') : (null === $tried->raw ? 'record.pair.none' : 'record.pair.none-figure'), ['pair' => $known[$tried->pair] ?? $this->ends($tried, $facts), 'raw' => $tried->raw ?? '']), $step->tried);
     }
 }

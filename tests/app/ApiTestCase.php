@@ -26,6 +26,13 @@ abstract class ApiTestCase extends WebTestCase
         $this->client->loginUser($this->user(), 'api');
     }
 
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        // PHPUnit keeps every test to its end, and with its client the whole container.
+        unset($this->client);
+    }
+
     protected function user(): User
     {
         $user = self::service(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => Demo::EMAIL]);

@@ -9,6 +9,7 @@ use App\Entity\Call;
 use App\Entity\Firm;
 use App\Entity\Observation;
 use App\Entity\User;
+use App\Observation\Entry;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Uid\UuidV7;
 use YellowProbe\Diagnosis\Exposure;
@@ -33,13 +34,13 @@ final class EpisodesTest extends TestCase
     }
 
     /** @param list<string> $forced */
-    private static function reading(string $time, array $forced = []): Observation
+    private static function reading(string $time, array $forced = []): Entry
     {
         $at = new \DateTimeImmutable("2026-11-02 $time");
         $firm = new Firm(new UuidV7(), 'Firm');
         $user = new User(new UuidV7(), $firm, 'a@b.example', 'A');
         $call = new Call(new UuidV7(), $firm, null, 'Hut', 'B', 'C', 'fault', $at);
 
-        return new Observation(new UuidV7(), $firm, $call, 1, 'measured', ['forced' => $forced], [], 1, [], $user, $at, $at);
+        return Entry::of(new Observation(new UuidV7(), $firm, $call, 1, 'measured', ['instrument' => 'low-ohm', 'raw' => '1', 'near' => 'here', 'forced' => $forced], [], 1, [], $user, $at, $at));
     }
 }

@@ -28,6 +28,7 @@ final class ComesAliveTest extends TestCase
         yield 'a conductor lifted beside it' => [$board, ['lift', 'ring-low-r1/N@1', ''], 'p-rl-hall', false];
         yield 'line and earth linked for a test, board dead' => [$board, ['link', 'way2.out', 'met.t1'], 'p-rl-hall', false];
         yield 'a link to a live line' => [$circuit, ['link', 'way2.out', 'way3.out'], 'p-rl-hall', true];
+        yield 'the main closed on a link that was left on' => [[...$board, ['link', 'way2.out', 'met.t1']], ['set', 'main', 'on'], 'p-rl-hall', true];
         yield 'a link taken off' => [[...$circuit, ['link', 'way2.out', 'met.t1']], ['unlink', 'way2.out', 'met.t1'], 'p-rl-hall', false];
         yield 'a conductor refitted, board dead' => [[...$board, ['lift', 'ring-low-r1/L@1', '']], ['refit', 'ring-low-r1/L@1', ''], 'p-rl-hall', false];
         yield 'a light switched on another, live circuit' => [$circuit, ['set', 'stair-top', '1'], 'p-rl-hall', false];
