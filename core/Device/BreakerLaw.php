@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Device;
 
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Ratings;
 
 /**
  * When a breaker opens: a thermal part that holds 1.13 and opens at 1.45 times its rating within the hour, and a
@@ -25,8 +26,8 @@ final readonly class BreakerLaw
 
     public static function of(Part $device): self
     {
-        [$from, $to] = self::ZONES[$device->attributes->string('curve', 'B')] ?? self::ZONES['B'];
-        $rated = $device->attributes->positive('ratedAmperes', 16.0);
+        [$from, $to] = self::ZONES[Ratings::curve($device)] ?? self::ZONES['B'];
+        $rated = Ratings::amperes($device);
 
         return new self($rated, $from * $rated, $to * $rated);
     }

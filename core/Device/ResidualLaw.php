@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Device;
 
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Ratings;
 
 /**
  * When a residual device opens: its trip current on a slow rise and its time at a current, as sound devices of its kind
@@ -30,8 +31,8 @@ final readonly class ResidualLaw
 
     public static function of(Part $device): self
     {
-        $milliamps = $device->attributes->positive('ratedMilliamps', 'residual-outlet' === $device->kind ? 5.0 : 30.0);
-        $delayed = 'S' === $device->attributes->string('type', 'A');
+        $milliamps = Ratings::residualMilliamperes($device);
+        $delayed = Ratings::isDelayed($device);
         if ($milliamps / 1000.0 < self::PERSONNEL_BELOW) {
             return new self(0.006, 0.005, 0.06, false, 0.004);
         }

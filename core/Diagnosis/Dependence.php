@@ -26,6 +26,7 @@ final class Dependence
         'low-ohm' => ['supply'],
         'insulation-tester' => ['insulation', 'leakage'],
         'insulation-tester-250' => ['insulation', 'leakage'],
+        'insulation-tester-1000' => ['insulation', 'leakage'],
         'loop-2-wire' => ['supply', 'load'],
         'loop-3-wire' => ['supply', 'load'],
         'leakage-clamp' => ['leakage', 'load', 'supply', 'outside', 'volts'],
@@ -36,7 +37,7 @@ final class Dependence
     ];
 
     /** Testers that at the board read what all the cables beyond it leak and hold together, or where their loads lift the earth to. */
-    private const SUMS = ['leakage-clamp', 'clamp', 'clamp-logger', 'insulation-tester', 'insulation-tester-250', 'capacitance-meter', 'voltmeter-high-z', 'voltmeter-low-z', 'earth-clamps'];
+    private const SUMS = ['leakage-clamp', 'clamp', 'clamp-logger', 'insulation-tester', 'insulation-tester-250', 'insulation-tester-1000', 'capacitance-meter', 'voltmeter-high-z', 'voltmeter-low-z', 'earth-clamps'];
 
     /** Of a reading's own deviation, from which on the length of a circuit among others is a factor of its own. */
     private const TELLING = 1.0;

@@ -8,7 +8,7 @@ namespace YellowProbe\Fault;
 final class FaultCatalogue
 {
     /** Raised whenever a kind, its sites or its severities change, so that stored predictions are not mixed. */
-    public const VERSION = '6';
+    public const VERSION = '7';
 
     /** @return array<string, FaultKind> by slug */
     public static function all(): array

@@ -7,6 +7,7 @@ namespace YellowProbe\Fault;
 use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
 
 /** Two undelayed residual devices in one path: either or both trip. Nothing is changed; what opens is a matter of chance. */
 final readonly class RcdInSeries extends NamedFault
@@ -25,7 +26,7 @@ final readonly class RcdInSeries extends NamedFault
     {
         $sites = [];
         foreach (BoardEnds::circuits($house) as $circuit) {
-            $undelayed = array_values(array_filter(Protection::residualDevices($house, $circuit), static fn ($device): bool => 'S' !== $device->attributes->string('type', 'A')));
+            $undelayed = array_values(array_filter(Protection::residualDevices($house, $circuit), static fn ($device): bool => !Ratings::isDelayed($device)));
             if (\count($undelayed) > 1) {
                 $sites[] = new FaultSite($circuit, array_map(static fn ($device): string => $device->id, $undelayed), [$undelayed[0]->place], 'before '.$house->circuits[$circuit]->name);
             }

@@ -18,6 +18,29 @@ final readonly class Cable
     ) {
     }
 
+    /** @return list<Core> cores of these roles, role by role; a core's key is only its name */
+    public function of(Role ...$roles): array
+    {
+        $found = [];
+        foreach ($roles as $role) {
+            foreach ($this->cores as $core) {
+                if ($role === $core->role) {
+                    $found[] = $core;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** A core by its role, with a number from the second of its role on: stable whatever the cores are called. */
+    public function roleOf(Core $core): string
+    {
+        $at = array_search($core, $this->of($core->role), true);
+
+        return 0 === $at || false === $at ? $core->role->value : $core->role->value.($at + 1);
+    }
+
     /** Resistance of one core at its temperature, joints not included. */
     public function coreOhms(Core $core): float
     {

@@ -100,7 +100,7 @@ final class Labels
 
     private static function landing(House $house, Core $core, string $at): string
     {
-        return "{$house->cables[$core->cable]->circuit} $core->key {$house->terminals[$at]->part}";
+        return "{$house->cables[$core->cable]->circuit} {$core->role->value} {$house->terminals[$at]->part}";
     }
 
     /** An element of the network: a conductor of a cable, what is inside a part, or what a fault adds. */

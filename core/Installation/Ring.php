@@ -63,9 +63,9 @@ final readonly class Ring
     }
 
     /** The joint of a core of one of its cables at a point, or at the board. */
-    public static function joint(House $house, string $cable, string $key, ?string $point): ?string
+    public static function joint(House $house, string $cable, string $role, ?string $point): ?string
     {
-        $core = $house->cables[$cable]->cores[$key] ?? null;
+        $core = $house->cables[$cable]->of(Role::from($role))[0] ?? null;
         foreach ([1, 2] as $end) {
             $terminal = $core?->ends[$end - 1];
             if (null !== $core && null !== $terminal) {

@@ -35,7 +35,10 @@ final readonly class Connection
      */
     public function probed(House $house, State $state, Instrument $instrument): array
     {
-        return $instrument->deadOnly() ? [] : array_values(array_filter($this->terminals, static fn (string $terminal): bool => null !== ($landed = $house->joint($terminal)) && null !== $landed[0]->ends[$landed[1] - 1] && !$state->isLifted($terminal)));
+        // What a joint turns into heat is its own and not its conductor's.
+        $seen = $instrument instanceof HeatInstrument ? array_values(array_filter(array_map(static fn (string $signed): string => substr($signed, 1), $this->around), static fn (string $element): bool => null !== $house->joint($element))) : [];
+
+        return $instrument->deadOnly() ? [] : array_values(array_filter([...$this->terminals, ...$seen], static fn (string $terminal): bool => null !== ($landed = $house->joint($terminal)) && null !== $landed[0]->ends[$landed[1] - 1] && !$state->isLifted($terminal)));
     }
 
     public static function leads(string ...$terminals): self
@@ -83,7 +86,7 @@ final readonly class Connection
         }
         foreach ($connection->around as $at => $element) {
             [$owner, $key] = explode('/', substr($element, 1), 2) + [1 => ''];
-            $core = preg_replace('/^([A-Za-z0-9]+)-[A-Za-z0-9]+@[12]$/', '$1', $key) ?? '';
+            $core = preg_replace('/^([^@-]+)(-[^@-]+)?@[12]$/', '$1', $key) ?? '';
             $known = isset($house->cables[$owner]->cores[$core]) || isset($house->parts[$owner]);
             if (!$known || !\in_array($element[0] ?? '', ['+', '-'], true)) {
                 throw new HouseError("$path/around/$at", \sprintf('There is no conductor "%s"; write "+cable/core".', $element));

@@ -26,7 +26,7 @@ final readonly class Passing
     public function shown(array $currents, Change $fault): Shown
     {
         return match (true) {
-            $this->instrument instanceof HeatInstrument => Shown::levels([max(0.0, array_sum(array_map(static fn (array $passing): float => $passing[2]->re * $passing[0]->re + $passing[2]->im * $passing[0]->im, $currents)))]),
+            $this->instrument instanceof HeatInstrument => Shown::levels([max([0.0, ...array_map(static fn (array $passing): float => $passing[2]->re * $passing[0]->re + $passing[2]->im * $passing[0]->im, $currents)])]),
             $this->instrument instanceof DeviceWatch => $this->watched($currents, $fault, $this->instrument->isBrief),
             default => JawSum::shown($this->instrument, $currents),
         };

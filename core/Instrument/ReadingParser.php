@@ -56,7 +56,7 @@ final class ReadingParser
         $plain = \Normalizer::normalize($typed, \Normalizer::FORM_KC);
         $digits = preg_replace_callback('/\p{Nd}/u', static fn (array $match): string => (string) \IntlChar::charDigitValue($match[0]), \is_string($plain) ? $plain : $typed);
 
-        return trim(strtr(\is_string($digits) ? $digits : $typed, "\u{2126}" => 'Ω', "\u{03BC}" => 'µ', "\u{066B}" => '.']));
+        return trim(strtr(\is_string($digits) ? $digits : $typed, ["\u{2126}" => 'Ω', "\u{03BC}" => 'µ', "\u{066B}" => '.']));
     }
 
     private static function pattern(string $typed, string $text, PatternInstrument $instrument): Reading

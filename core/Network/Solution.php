@@ -10,6 +10,9 @@ final readonly class Solution
     /** Largest relative current that may be missing at a node. */
     public const RESIDUAL_BOUND = 1e-9;
 
+    /** What rounding leaves of the largest volts of a network at any node, over the bound: some ten units in the last place. */
+    private const ROUNDING = 2e-6;
+
     /**
      * @param array<int, float> $re
      * @param array<int, float> $im
@@ -30,6 +33,7 @@ final readonly class Solution
     public static function checked(Network $network, int $datum, array $re, array $im, array $floating): self
     {
         $worst = 0.0;
+        $most = max([0.0, ...array_map(static fn (float $re, float $im): float => abs($re) + abs($im), $re, $im)]);
         foreach ($network->incident as $node => $branches) {
             if ($node === $datum) {
                 continue;
@@ -46,6 +50,8 @@ final readonly class Solution
                 $scale += (abs($network->yRe[$branch]) + abs($network->yIm[$branch])) * (abs($re[$node]) + abs($im[$node]) + abs($re[$other]) + abs($im[$other]))
                     + abs($network->jRe[$branch]) + abs($network->jIm[$branch]);
             }
+            // Nor to those of a node that hardly has any: a balanced neutral stands at the rounding of the volts around it.
+            $scale = max($scale, self::ROUNDING * $most * array_sum(array_map(static fn (int $branch): float => abs($network->yRe[$branch]) + abs($network->yIm[$branch]), $branches)));
             if ($scale > 0.0) {
                 $worst = max($worst, (abs($sumRe) + abs($sumIm)) / $scale);
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 
 /** The cpc of a circuit, as the house is and with a load at one of its points: amps come back in it where neutral and earth are exchanged or joined. */
@@ -22,7 +23,7 @@ final readonly class CpcCurrent extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $around = ResidualClamp::conductors($house, $circuit, 'E');
+            $around = ResidualClamp::conductors($house, $circuit, Role::Earth);
             if ([] === $around->around) {
                 continue;
             }

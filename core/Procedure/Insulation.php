@@ -25,9 +25,8 @@ final readonly class Insulation extends EnteredTest
             if (null === $neutral || null === $earth) {
                 continue;
             }
-            $line = States::lineAtBoard($house, $circuit);
             $state = States::boardOff($house, States::deviceOff($house, $circuit), ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-            foreach (['L–N' => [$line, $neutral], 'L–E' => [$line, $earth], 'N–E' => [$neutral, $earth]] as $pair => $leads) {
+            foreach (States::pairsAtBoard($house, $circuit, $neutral, $earth) as $pair => $leads) {
                 $plans[] = new TestPlan("insulation:$circuit:$pair", $this, "Insulation $pair of {$house->circuits[$circuit]->name}, neutral lifted, loads out", new Measurement($state, Instruments::get('insulation-tester'), Connection::leads(...$leads)), 1.3);
             }
         }

@@ -7,6 +7,7 @@ namespace YellowProbe\Procedure;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Ring;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 
@@ -20,7 +21,7 @@ final readonly class InsulationHalves extends EnteredTest
     /** Of one pair of poles on one side, the parting itself apart (typical values, T6: three pairs in 4 min). */
     private const MINUTES = 1.3;
 
-    private const PAIRS = ['L–E' => ['L', 'E'], 'N–E' => ['N', 'E'], 'L–N' => ['L', 'N']];
+    private const LINES = ['L' => 'L', 'L1' => 'L1', 'L2' => 'L2'];
 
     public function __construct()
     {
@@ -37,12 +38,13 @@ final readonly class InsulationHalves extends EnteredTest
             }
             foreach (self::partings($house, $circuit) as [$part, $cable, $words, $isIn, $beyond]) {
                 $ends = States::jointsAt($house, $cable, $part);
-                if (!isset($ends['L'], $ends['N'])) {
+                $lines = array_intersect_key($ends, self::LINES);
+                if ([] === $lines || !isset($ends['N'])) {
                     continue;
                 }
-                $lifted = array_map(static fn (string $joint): StateChange => new StateChange('lift', $joint), [$ends['L'], $ends['N'], ...self::lastLeg($house, $circuit, $cable)]);
+                $lifted = array_map(static fn (string $joint): StateChange => new StateChange('lift', $joint), [...array_values($lines), $ends['N'], ...self::lastLeg($house, $circuit, $cable)]);
                 $state = States::boardOff($house, States::deviceOff($house, $circuit), ...$lifted, ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-                foreach (self::PAIRS as $pair => $poles) {
+                foreach (self::pairs(array_keys($lines)) as $pair => $poles) {
                     foreach (['towards' => 'towards the board', 'beyond' => 'beyond'] as $side => $where) {
                         // The lifted end is the cable's: where it comes in it is on the board's side, where it goes on beyond.
                         $leads = array_map(static fn (string $pole): string => match (true) {
@@ -96,10 +98,30 @@ final readonly class InsulationHalves extends EnteredTest
         return null === $line ? [] : [$line];
     }
 
+    /**
+     * Every pair of the conductors that are parted, and each of them to earth.
+     *
+     * @param list<string> $lines one line, or two legs
+     *
+     * @return array<string, array{string, string}> by name: L–E, N–E, L–N
+     */
+    private static function pairs(array $lines): array
+    {
+        $pairs = [];
+        foreach ([...$lines, 'N'] as $pole) {
+            $pairs["{$pole}–E"] = [$pole, 'E'];
+        }
+        foreach ($lines as $line) {
+            $pairs["{$line}–N"] = [$line, 'N'];
+        }
+
+        return \count($lines) > 1 ? $pairs + ["$lines[0]–$lines[1]" => [$lines[0], $lines[1]]] : $pairs;
+    }
+
     /** The terminal that a pole of a cable lands on at a point. */
     private static function landed(House $house, string $cable, string $pole, string $part): string
     {
-        foreach ($house->cables[$cable]->cores[$pole]->ends as $terminal) {
+        foreach (($house->cables[$cable]->of(Role::from($pole))[0] ?? null)->ends ?? [] as $terminal) {
             if (null !== $terminal && $house->partOf($terminal)->id === $part) {
                 return $terminal;
             }

@@ -22,9 +22,10 @@ final readonly class InsulationJoined extends EnteredTest
             $neutral = States::neutralsAtBoard($house, $circuit)[0] ?? null;
             $earth = States::earthAtBoard($house, $circuit);
             if (null !== $neutral && null !== $earth) {
-                $line = States::lineAtBoard($house, $circuit);
-                $state = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', $line, $neutral), ...States::neutralLifted($house, $circuit), ...States::switchesClosed($house, $circuit));
-                $plans[] = $this->plan($circuit, "Insulation of line and neutral of {$house->circuits[$circuit]->name}, joined, to earth, loads in", $state, 'insulation-tester-250', Connection::leads($line, $earth));
+                $lines = States::linesAtBoard($house, $circuit);
+                $links = array_map(static fn (string $line): StateChange => new StateChange('link', $line, $neutral), array_values($lines));
+                $state = States::boardOff($house, States::deviceOff($house, $circuit), ...$links, ...States::neutralLifted($house, $circuit), ...States::switchesClosed($house, $circuit));
+                $plans[] = $this->plan($circuit, "Insulation of line and neutral of {$house->circuits[$circuit]->name}, joined, to earth, loads in", $state, 'insulation-tester-250', Connection::leads(array_values($lines)[0], $earth));
             }
         }
 

@@ -43,7 +43,7 @@ final readonly class JointDrop extends EnteredTest
                     // The supply head is sealed, and the distributor's.
                     if (null !== $point && null !== $terminal && 'service' !== $house->partOf($terminal)->kind) {
                         $joint = $core->joint($end);
-                        $plans[] = $this->across($point, $joint, 'the joint of '.Labels::joint($house, $joint), $joint, $terminal);
+                        $plans[] = $this->across($point, "$cable->id/{$cable->roleOf($core)}@$end", 'the joint of '.Labels::joint($house, $joint), $joint, $terminal);
                     }
                 }
             }

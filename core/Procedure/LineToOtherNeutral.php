@@ -44,7 +44,7 @@ final readonly class LineToOtherNeutral extends EnteredTest
             "line-to-other-neutral:$light->id:$b",
             $this,
             "Line of {$house->circuits[$a]->name} to neutral of {$house->circuits[$b]->name}, $light->name switched on, neutrals lifted",
-            new Measurement($state, Instruments::get('low-ohm'), Connection::leads(States::lineAtBoard($house, $a), $neutral)),
+            new Measurement($state, Instruments::get('low-ohm'), Connection::leads(States::lineFeeding($house, $a, $light->terminal('SL')), $neutral)),
             1.5,
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 
 final readonly class NeutralOfOffCircuit extends EnteredTest
@@ -18,7 +19,7 @@ final readonly class NeutralOfOffCircuit extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $around = ResidualClamp::conductors($house, $circuit, 'N');
+            $around = ResidualClamp::conductors($house, $circuit, Role::Neutral);
             $loads = States::neighboursLoaded($house, $circuit);
             if ([] !== $around->around && [] !== $loads) {
                 $plans[] = $this->plan($circuit, "Clamp around the neutral of {$house->circuits[$circuit]->name}, its device off, neighbours loaded", State::resting($house)->after(States::deviceOff($house, $circuit), ...$loads), 'clamp', $around);

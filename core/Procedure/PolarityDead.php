@@ -24,7 +24,7 @@ final readonly class PolarityDead extends EnteredTest
             if (null === $circuit || null === $earth || [] === States::lightOn($light)) {
                 continue;
             }
-            $linked = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', States::lineAtBoard($house, $circuit), $earth), ...States::loadsOut($house, $circuit));
+            $linked = States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', States::lineFeeding($house, $circuit, $light->terminal('SL')), $earth), ...States::loadsOut($house, $circuit));
             $on = $linked->after(...States::lightOn($light));
             foreach (['on' => $on, 'off' => $on->after(States::lightOff($light))] as $position => $state) {
                 $plans[] = $this->plan("$light->id:$position", "Switched line of $light->name to cpc, its switch $position, linked at the board", $state, 'low-ohm', Connection::leads($light->terminal('lamp-L'), $light->terminal('E')));

@@ -12,6 +12,7 @@ use YellowProbe\Instrument\Connection;
 final readonly class PolarityLive extends PointPairs
 {
     private const PAIRS = [['L', 'N'], ['L', 'E'], ['N', 'E'], ['SL', 'N'], ['SL', 'E']];
+    private const LEGS = [['L1', 'N'], ['L2', 'N'], ['L1', 'E'], ['L2', 'E'], ['L1', 'L2']];
 
     public function __construct()
     {
@@ -28,8 +29,8 @@ final readonly class PolarityLive extends PointPairs
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $screws = array_filter(['L' => States::lineAtBoard($house, $circuit), 'N' => States::neutralAtBoard($house, $circuit), 'E' => States::earthAtBoard($house, $circuit)], is_string(...));
-            foreach (self::PAIRS as [$a, $b]) {
+            $screws = array_filter(States::linesAtBoard($house, $circuit) + ['N' => States::neutralAtBoard($house, $circuit), 'E' => States::earthAtBoard($house, $circuit)], is_string(...));
+            foreach ([...self::PAIRS, ...self::LEGS] as [$a, $b]) {
                 if (isset($screws[$a], $screws[$b])) {
                     $plans[] = $this->plan("$circuit:$a-$b", "Volts {$a}–$b where {$house->circuits[$circuit]->name} leaves the board", State::resting($house), 'voltmeter-high-z', Connection::leads($screws[$a], $screws[$b]));
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YellowProbe\Procedure;
 
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\Shunts;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
@@ -13,6 +14,9 @@ use YellowProbe\Instrument\Measurement;
 
 final readonly class ResidualClamp extends EnteredTest
 {
+    /** Roles of the lines of a circuit: one, or the two legs of a multiwire branch. */
+    public const LINES = [Role::Line, Role::Leg1, Role::Leg2];
+
     public function __construct()
     {
         parent::__construct('residual-clamp');
@@ -32,22 +36,18 @@ final readonly class ResidualClamp extends EnteredTest
         return $plans;
     }
 
-    /** All live conductors of a circuit where it leaves the board, counted outward: four for a ring. */
+    /** All live conductors of a circuit where it leaves the board, counted outward: four for a ring, three for two legs and their neutral. */
     public static function liveConductors(House $house, string $circuit): Connection
     {
-        return self::conductors($house, $circuit, 'L', 'N');
+        return self::conductors($house, $circuit, ...self::LINES, ...[Role::Neutral]);
     }
 
     /** The cores of some roles where a circuit leaves the board, counted outward. */
-    public static function conductors(House $house, string $circuit, string ...$keys): Connection
+    public static function conductors(House $house, string $circuit, Role ...$roles): Connection
     {
         $around = [];
         foreach ($house->cables as $cable) {
-            foreach ($keys as $key) {
-                $core = $cable->cores[$key] ?? null;
-                if (null === $core || $cable->circuit !== $circuit) {
-                    continue;
-                }
+            foreach ($cable->circuit === $circuit ? $cable->of(...$roles) : [] as $core) {
                 foreach ([1 => '+', 2 => '-'] as $end => $sign) {
                     $terminal = $core->ends[$end - 1];
                     if (null !== $terminal && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {

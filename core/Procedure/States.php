@@ -113,7 +113,7 @@ final class States
         return self::loadsOut($house, ...$behind);
     }
 
-    /** @return array<string, string> core key => joint of a cable's cores where they land on a part */
+    /** @return array<string, string> role => joint of a cable's cores where they land on a part, the first of each role */
     public static function jointsAt(House $house, string $cable, string $part): array
     {
         $joints = [];
@@ -121,7 +121,7 @@ final class States
             foreach ([1, 2] as $end) {
                 $terminal = $core->ends[$end - 1];
                 if (null !== $terminal && $house->partOf($terminal)->id === $part) {
-                    $joints[$core->key] = $core->joint($end);
+                    $joints[$core->role->value] ??= $core->joint($end);
                 }
             }
         }
@@ -190,20 +190,7 @@ final class States
      */
     public static function neutralsAtBoard(House $house, string $circuit): array
     {
-        $joints = [];
-        $cables = $house->cables;
-        ksort($cables);
-        foreach ($cables as $cable) {
-            $core = $cable->cores['N'] ?? null;
-            foreach ([1, 2] as $end) {
-                $terminal = $core?->ends[$end - 1];
-                if (null !== $core && null !== $terminal && $cable->circuit === $circuit && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {
-                    $joints[] = $core->joint($end);
-                }
-            }
-        }
-
-        return $joints;
+        return BoardEnds::joints($house, $circuit, Role::Neutral->value);
     }
 
     /**
@@ -216,40 +203,94 @@ final class States
         return array_map(static fn (string $joint): StateChange => new StateChange('lift', $joint), self::neutralsAtBoard($house, $circuit));
     }
 
-    /** Where the line of a circuit starts. */
+    /** Where the line of a circuit starts: the first leg of two. */
     public static function lineAtBoard(House $house, string $circuit): string
+    {
+        return array_values(self::linesAtBoard($house, $circuit))[0];
+    }
+
+    /** @return non-empty-array<string, string> where the lines of a circuit start: one by L, or two legs by L1 and L2 */
+    public static function linesAtBoard(House $house, string $circuit): array
     {
         $way = $house->parts[$house->circuits[$circuit]->way];
 
-        return $way->terminal(match ($way->kind) {
-            'rcbo', 'residual-device' => 'Lout',
-            'two-pole-breaker' => 'out1',
-            default => 'out',
-        });
+        return match ($way->kind) {
+            'rcbo', 'residual-device' => ['L' => $way->terminal('Lout')],
+            'two-pole-breaker' => ['L1' => $way->terminal('out1'), 'L2' => $way->terminal('out2')],
+            default => ['L' => $way->terminal('out')],
+        };
+    }
+
+    /**
+     * The line at the board that feeds a terminal, read off the wiring: of two legs the one that it hangs on.
+     *
+     * @param string $terminal behind whatever contact it has
+     */
+    public static function lineFeeding(House $house, string $circuit, string $terminal): string
+    {
+        $way = $house->circuits[$circuit]->way;
+        $seen = [$terminal => true];
+        for ($next = [$terminal]; [] !== $next;) {
+            $at = array_shift($next);
+            if ($house->partOf($at)->id === $way) {
+                return $at;
+            }
+            $far = [];
+            foreach ($house->wiring->landedOn($at) as [$core, $end]) {
+                if ($house->cables[$core->cable]->circuit === $circuit && !\in_array($core->role, [Role::Neutral, Role::Earth], true)) {
+                    $far[] = $core->ends[2 - $end];
+                }
+            }
+            // Within a part a line goes on as a line; the two legs of a branch never meet.
+            foreach (\in_array($house->terminals[$at]->role, [Role::Line, Role::SwitchedLine], true) ? $house->terminals : [] as $other) {
+                if ($other->part === $house->terminals[$at]->part && \in_array($other->role, [Role::Line, Role::SwitchedLine], true)) {
+                    $far[] = $other->id;
+                }
+            }
+            foreach ($far as $other) {
+                if (null !== $other && !isset($seen[$other])) {
+                    $seen[$other] = true;
+                    $next[] = $other;
+                }
+            }
+        }
+
+        return self::lineAtBoard($house, $circuit);
+    }
+
+    /** @return non-empty-array<string, array{string, string}> every pair of the live conductors of a circuit and its earth at the board, by name: L–N, L–E, N–E */
+    public static function pairsAtBoard(House $house, string $circuit, string $neutral, string $earth): array
+    {
+        $ends = self::linesAtBoard($house, $circuit) + ['N' => $neutral, 'E' => $earth];
+        $pairs = [];
+        foreach ($ends as $one => $from) {
+            unset($ends[$one]);
+            foreach ($ends as $other => $to) {
+                $pairs["{$one}–{$other}"] = [$from, $to];
+            }
+        }
+
+        return $pairs;
     }
 
     /** Where the cpc of a circuit lands at the board; null for a circuit without one. */
     public static function earthAtBoard(House $house, string $circuit): ?string
     {
-        return self::landing($house, $circuit, 'E');
+        return self::landing($house, $circuit, Role::Earth);
     }
 
     /** Where the neutral of a circuit lands at the board; null for a circuit without one. */
     public static function neutralAtBoard(House $house, string $circuit): ?string
     {
-        return self::landing($house, $circuit, 'N');
+        return self::landing($house, $circuit, Role::Neutral);
     }
 
-    private static function landing(House $house, string $circuit, string $core): ?string
+    private static function landing(House $house, string $circuit, Role $role): ?string
     {
-        $cables = $house->cables;
-        ksort($cables);
-        foreach ($cables as $cable) {
-            foreach ($cable->cores[$core]->ends ?? [] as $terminal) {
-                if ($cable->circuit === $circuit && null !== $terminal && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {
-                    return $terminal;
-                }
-            }
+        foreach (BoardEnds::joints($house, $circuit, $role->value) as $joint) {
+            [$core, $end] = $house->joint($joint) ?? throw new \LogicException("There is no joint $joint.");
+
+            return $core->ends[$end - 1];
         }
 
         return null;

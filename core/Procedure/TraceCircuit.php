@@ -23,7 +23,7 @@ final readonly class TraceCircuit extends EnteredTest
             foreach (Outlets::all($house) as [$part, $outlet]) {
                 if ($house->circuitOfPart($part->id) === $circuit) {
                     $off = array_map(static fn (string $each): \YellowProbe\Installation\StateChange => States::deviceOff($house, $each), States::circuits($house));
-                    $plans[] = $this->plan("$part->id.$outlet", "Tracer on the line of $part->name, receiver at the way of {$house->circuits[$circuit]->name}", States::boardOff($house, ...$off), 'tracer', Connection::leads(States::lineAtBoard($house, $circuit), $part->terminal("$outlet-L"), HouseNetwork::GROUND));
+                    $plans[] = $this->plan("$part->id.$outlet", "Tracer on the line of $part->name, receiver at the way of {$house->circuits[$circuit]->name}", States::boardOff($house, ...$off), 'tracer', Connection::leads(States::lineFeeding($house, $circuit, Outlets::behind($part, $outlet, 'L')), $part->terminal("$outlet-L"), HouseNetwork::GROUND));
                 }
             }
         }

@@ -7,6 +7,7 @@ namespace YellowProbe\Rules;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ShownKind;
@@ -27,7 +28,7 @@ final class ElectrodeResistance implements Formula
         $milliamps = 0.0;
         foreach (array_keys($house->circuits) as $circuit) {
             foreach (Protection::residualDevices($house, $circuit) as $device) {
-                $milliamps = max($milliamps, $device->attributes->positive('ratedMilliamps', 30.0));
+                $milliamps = max($milliamps, Ratings::residualMilliamperes($device));
             }
         }
         if ($milliamps <= 0.0) {

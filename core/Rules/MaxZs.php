@@ -8,6 +8,7 @@ use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ShownKind;
@@ -36,9 +37,9 @@ final class MaxZs implements Formula
             return self::residual($parameters, $device, $reading);
         }
         $way = $house->parts[$house->circuits[$circuit]->way];
-        $curve = $way->attributes->string('curve', '');
+        $curve = Ratings::knownCurve($way) ?? '';
         $multiple = $parameters->object('multiples')->number($curve, 0.0);
-        $amperes = $way->attributes->positive('ratedAmperes', 0.0);
+        $amperes = Ratings::knownAmperes($way) ?? 0.0;
         $fuse = $parameters->object('fuses')->object($curve)->number((string) $amperes, 0.0);
         if ($fuse > 0.0) {
             return self::compared($fuse, $parameters->number('coldFactor'), \sprintf('table for a %s fuse of %s A: %.2f Ω', $curve, $amperes, $fuse), "a $curve fuse of $amperes A", $reading);
@@ -67,7 +68,7 @@ final class MaxZs implements Formula
     /** Where the return is through the ground a residual device protects: Z_s·I_Δn ≤ touch voltage. */
     private static function residual(Attributes $parameters, Part $device, Reading $reading): Outcome
     {
-        $amperes = $device->attributes->positive('ratedMilliamps', 30.0) / 1000.0;
+        $amperes = Ratings::residualMilliamperes($device) / 1000.0;
         $limit = $parameters->number('touchVolts') / $amperes;
         $unstable = $parameters->number('unstableOhms');
         $working = \sprintf('%s V / %s mA = %.0f Ω; read %s', $parameters->number('touchVolts'), 1000.0 * $amperes, $limit, $reading->raw);

@@ -7,6 +7,7 @@ namespace YellowProbe\Rules;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ShownKind;
@@ -44,8 +45,8 @@ final class ShareOfResidualRating implements Formula
         $owner = explode('/', substr($measurement->connection->around[0] ?? '+', 1))[0];
         $circuit = $measurement->circuits($house)[0] ?? null;
         $device = $house->parts[$owner] ?? (null === $circuit ? null : Protection::residualDevice($house, $circuit));
-        $milliamps = $device?->attributes->positive('ratedMilliamps', 0.0) ?? 0.0;
+        $milliamps = null === $device ? null : Ratings::knownResidualMilliamperes($device);
 
-        return $milliamps > 0.0 ? $milliamps / 1000.0 : null;
+        return null === $milliamps ? null : $milliamps / 1000.0;
     }
 }

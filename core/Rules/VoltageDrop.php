@@ -6,6 +6,7 @@ namespace YellowProbe\Rules;
 
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Ratings;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
@@ -30,8 +31,8 @@ final class VoltageDrop implements Formula
         if (null === $circuit || null === $service || ShownKind::Value !== $reading->kind) {
             return null;
         }
-        $amperes = $house->parts[$house->circuits[$circuit]->way]->attributes->positive('ratedAmperes', 0.0);
-        if ($amperes <= 0.0) {
+        $amperes = Ratings::knownAmperes($house->parts[$house->circuits[$circuit]->way]);
+        if (null === $amperes) {
             return null;
         }
         $origin = $service->attributes->positive('lineOhms', 0.06) + $service->attributes->positive('neutralOhms', 0.06);

@@ -41,7 +41,7 @@ final class ClampFirst
     /** Whether a jaw is around this core and none of another role. */
     public static function embraces(House $house, Connection $connection, string $element): bool
     {
-        $key = explode('/', $element)[1];
+        $role = self::role($house, $element);
         $cores = [];
         foreach ($connection->around as $signed) {
             // What leaks along a cable is counted in the jaw as elements of its own.
@@ -50,6 +50,13 @@ final class ClampFirst
             }
         }
 
-        return \in_array($element, $cores, true) && [] === array_filter($cores, static fn (string $core): bool => $key !== (explode('/', $core)[1] ?? ''));
+        return null !== $role && \in_array($element, $cores, true) && [] === array_filter($cores, static fn (string $core): bool => $role !== self::role($house, $core));
+    }
+
+    private static function role(House $house, string $element): ?Role
+    {
+        [$cable, $key] = explode('/', $element) + [1 => ''];
+
+        return ($house->cables[$cable]->cores[$key] ?? null)?->role;
     }
 }

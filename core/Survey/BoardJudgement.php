@@ -8,6 +8,7 @@ use YellowProbe\Installation\Circuit;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
 
 /** A board as it is built (handbook, section 16): what goes off together, what is too small, what nothing protects. */
 final class BoardJudgement
@@ -55,10 +56,10 @@ final class BoardJudgement
     /** @param non-empty-list<Circuit> $circuits */
     private static function device(House $house, Part $device, array $circuits): DeviceJudgement
     {
-        $ratings = array_map(static fn (Circuit $circuit): float => $house->parts[$circuit->way]->attributes->number('ratedAmperes', 0.0), $circuits);
+        $ratings = array_map(static fn (Circuit $circuit): float => Ratings::knownAmperes($house->parts[$circuit->way]) ?? 0.0, $circuits);
         $sum = array_sum($ratings);
         $diverse = max($ratings) + self::DIVERSITY * ($sum - max($ratings));
-        $amperes = $device->attributes->number('ratedAmperes', 0.0);
+        $amperes = Ratings::knownAmperes($device) ?? 0.0;
         $remarks = [];
         if ($amperes > 0.0 && $diverse > $amperes) {
             $remarks[] = \sprintf('Rated %s A, with %.0f A behind it even with diversity: too small, unless something ahead of it protects it.', self::figure($amperes), $diverse);

@@ -21,6 +21,8 @@ use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\Protection;
+use YellowProbe\Installation\Ratings;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\Supply;
 use YellowProbe\Procedure\ResidualClamp;
@@ -33,7 +35,7 @@ final readonly class MapViews
     /** Poles by which a protective device is watched. */
     private const WATCHED = ['residual-device' => ['L', 'N'], 'rcbo' => ['L', 'N'], 'residual-outlet' => ['L', 'N'], 'breaker' => ['L'], 'two-pole-breaker' => ['L1', 'L2']];
 
-    private const CLAMPS = ['line and neutral' => ['L', 'N'], 'line alone' => ['L'], 'neutral alone' => ['N'], 'cpc alone' => ['E']];
+    private const CLAMPS = ['line and neutral' => [...ResidualClamp::LINES, Role::Neutral], 'line alone' => ResidualClamp::LINES, 'neutral alone' => [Role::Neutral], 'cpc alone' => [Role::Earth]];
 
     public function __construct(private IsolationViews $isolations)
     {
@@ -79,7 +81,7 @@ final readonly class MapViews
             $id,
             $circuit->name,
             $device->id,
-            $device->attributes->string('curve', '').$device->attributes->number('ratedAmperes', 0.0),
+            (Ratings::knownCurve($device) ?? '').(Ratings::knownAmperes($device) ?? '?'),
             $group?->id,
             null === $group ? '' : $group->name,
             'on' === $state->position($device->id, 'on'),
@@ -87,7 +89,7 @@ final readonly class MapViews
             array_map(fn (array $stop): StopView => $this->stop($house, $state, $controls, $stop), $map['stops']),
             array_map(static fn (array $return): ReturnView => new ReturnView($return['from'], $return['to']), $map['returns']),
             $map['ring'],
-            array_map(static fn (string $words, array $keys): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$keys)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)),
+            array_values(array_filter(array_map(static fn (string $words, array $roles): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$roles)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)), static fn (ClampView $clamp): bool => [] !== $clamp->around)),
             $controls->ofWay($id),
         );
     }

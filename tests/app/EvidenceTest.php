@@ -128,7 +128,7 @@ final class EvidenceTest extends ApiTestCase
         self::assertArrayNotHasKey('rcd-b', (array) self::at($reset, 'state', 'positions'));
         $tried = $this->observe($call, 'lever', ['device' => 'rcd-b', 'dead' => ['ring-low'], 'live' => ['loft']]);
         $record = (array) $tried['record'];
-        self::assertContains(['label' => 'Not as the survey says', 'value' => 'Ring, ground floor; Loft'], array_map(static fn (mixed $fact): array => (array) $fact, (array) self::at((array) end($record), 'facts')));
+        self::assertContains(['label' => 'Not as the survey says', 'value' => 'Ring, ground floor; Loft room sockets'], array_map(static fn (mixed $fact): array => (array) $fact, (array) self::at((array) end($record), 'facts')));
         self::assertStringContainsString('cannot have done that', self::textAt($this->observe($call, 'told', ['text' => 'It tripped.', 'symptom' => 'residual-trip', 'device' => 'way2'], 422)['detail']));
         $this->observe($call, 'told', ['text' => 'It tripped.', 'symptom' => 'overcurrent-trip', 'device' => 'way2']);
     }

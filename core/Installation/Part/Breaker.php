@@ -6,6 +6,7 @@ namespace YellowProbe\Installation\Part;
 
 use YellowProbe\Installation\Access;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\Ratings;
 use YellowProbe\Installation\Role;
 
 /** A single-pole breaker, overload and short-circuit only; "ratedAmperes" and "curve" belong to it. */
@@ -33,6 +34,6 @@ final class Breaker implements PartKind
 
     public static function ohms(Part $part): float
     {
-        return self::OHMS[(int) $part->attributes->positive('ratedAmperes', 16.0)] ?? 0.005;
+        return self::OHMS[(int) Ratings::amperes($part)] ?? 0.005;
     }
 }

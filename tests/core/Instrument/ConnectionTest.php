@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
@@ -73,12 +74,12 @@ final class ConnectionTest extends TestCase
         // Kettle of 2300 W on the ring: 10 A in the line, shared by both legs; line and neutral together nothing but leakage.
         $house = Houses::ringAndLights();
         $on = State::resting($house)->after(new StateChange('load', 'kettle', 'on'), new StateChange('load', 'fridge', 'out'));
-        $amperes = static fn (string ...$keys): float => (new Bench($house, $on, Instruments::get('leakage-clamp'), ResidualClamp::conductors($house, 'ring', ...$keys)))->read()->value;
+        $amperes = static fn (Role ...$keys): float => (new Bench($house, $on, Instruments::get('leakage-clamp'), ResidualClamp::conductors($house, 'ring', ...$keys)))->read()->value;
 
-        self::assertEqualsWithDelta(10.0, $amperes('L'), 0.3);
-        self::assertEqualsWithDelta(10.0, $amperes('N'), 0.3);
-        self::assertLessThan(3e-3, $amperes('L', 'N'));
-        self::assertLessThan(3e-3, $amperes('E'));
+        self::assertEqualsWithDelta(10.0, $amperes(Role::Line), 0.3);
+        self::assertEqualsWithDelta(10.0, $amperes(Role::Neutral), 0.3);
+        self::assertLessThan(3e-3, $amperes(Role::Line, Role::Neutral));
+        self::assertLessThan(3e-3, $amperes(Role::Earth));
         // The 20 m leg takes 35 of 50 parts, the long way round the rest.
         $short = (new Bench($house, $on, Instruments::get('leakage-clamp'), Connection::around('+ring-r1/L')))->read()->value;
         self::assertEqualsWithDelta(0.6 * 10.0, $short, 0.3);

@@ -76,7 +76,7 @@ final class RuleSetTest extends TestCase
 
     public function testAFictitiousRuleSetLoadsFromDataAlone(): void
     {
-        $raw = ['slug' => 'D', 'name' => 'Nowhere', 'classes' => ['P' => 'To be mended'], 'colours' => ['L' => ['drawn' => '#000']], 'limits' => [['name' => 'Volts', 'instruments' => ['voltmeter-high-z'], 'roles' => ['N', 'L'], 'formula' => 'between', 'parameters' => ['low' => 90, 'high' => 110], 'source' => 'invented']]];
+        $raw = ['slug' => 'D', 'name' => 'Nowhere', 'classes' => ['P' => 'To be mended'], 'colours' => ['L' => ['drawn' => '#000']], 'limits' => [['name' => 'Volts', 'measures' => ['volts'], 'roles' => ['N', 'L'], 'formula' => 'between', 'parameters' => ['low' => 90, 'high' => 110], 'source' => 'invented']]];
         $set = RuleSet::fromArray($raw);
         $house = Houses::ringAndLights();
         $measurement = TestCatalogue::plans($house)['polarity-live:c.front:L-N']->measurement;

@@ -14,6 +14,7 @@ use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Rules\Measured;
 use YellowProbe\Rules\RuleSet;
 use YellowProbe\Tests\Houses;
 
@@ -50,10 +51,10 @@ final class RuleSetsTest extends TestCase
             self::assertIsArray($limit);
             self::assertIsString($limit['source']);
             self::assertNotSame('', $limit['source']);
-            self::assertIsArray($limit['instruments']);
-            foreach ($limit['instruments'] as $instrument) {
-                self::assertIsString($instrument);
-                self::assertSame($instrument, Instruments::get($instrument)->slug());
+            self::assertIsArray($limit['measures']);
+            foreach ($limit['measures'] as $measured) {
+                self::assertIsString($measured);
+                self::assertNotNull(Measured::tryFrom($measured));
             }
         }
     }

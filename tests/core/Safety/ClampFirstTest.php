@@ -6,6 +6,7 @@ namespace YellowProbe\Tests\Safety;
 
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Installation\Labels;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Procedure\ResidualClamp;
@@ -31,7 +32,7 @@ final class ClampFirstTest extends TestCase
         $house = Houses::ringAndLights();
         $element = explode('@', States::neutralsAtBoard($house, 'ring')[0])[0];
         self::assertTrue(ClampFirst::embraces($house, Connection::around("+$element"), $element));
-        self::assertTrue(ClampFirst::embraces($house, ResidualClamp::conductors($house, 'ring', 'N'), $element), 'both neutrals of a ring, with what leaks along them');
+        self::assertTrue(ClampFirst::embraces($house, ResidualClamp::conductors($house, 'ring', Role::Neutral), $element), 'both neutrals of a ring, with what leaks along them');
         self::assertFalse(ClampFirst::embraces($house, ResidualClamp::liveConductors($house, 'ring'), $element), 'line and neutral cancel');
         self::assertFalse(ClampFirst::embraces($house, Connection::around('+'.str_replace('/N', '/L', $element)), $element));
     }

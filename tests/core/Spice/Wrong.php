@@ -145,7 +145,15 @@ final class Wrong
                 }
                 break;
             case 'borrowed-neutral':
-                $this->fed["$t[0]/lamp-N"] = $t[1];
+                $this->resistors[] = ["$t[0].N", $t[1], 0.002];
+                if (isset($t[2])) {
+                    // Its own neutral is capped at the fitting, and goes on to the points beyond from the one before.
+                    $this->open[$t[2]] = true;
+                    [$joint, $end] = explode('@', $t[2]);
+                    foreach (\array_slice($t, 3) as $onward) {
+                        $this->landed[$onward] = $this->terminal($joint.'@'.('1' === $end ? '2' : '1'));
+                    }
+                }
                 break;
             case 'neutral-wrong-bar': case 'rcbo-neutral-on-bar':
                 foreach (\array_slice($t, 1) as $joint) {
