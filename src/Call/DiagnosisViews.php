@@ -13,6 +13,7 @@ use App\Api\View\PredictionView;
 use App\Api\View\RankingView;
 use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
+use App\Words\Percent;
 use App\Words\Say;
 use YellowProbe\Procedure\TestName;
 use YellowProbe\Safety\NeedsIsolation;
@@ -72,6 +73,7 @@ final readonly class DiagnosisViews
                 array_map(static fn (array $reason): ReasonView => new ReasonView(Implied::source($reason['observation']), $reason['nats'], $reason['sentence']), $suspect->reasons()),
                 array_values(\array_slice($where, 0, self::MOST_PLACES)),
                 round($suspect->atTimes(), 3),
+                Percent::of($suspect->probability),
             );
         }
 
@@ -189,7 +191,7 @@ final readonly class DiagnosisViews
         $prospects = Prospect::of($ranking, $table, $measurement->instrument, (new Exposure(0, $forced))->in($measurement->state)->conditions);
 
         return array_map(
-            static fn (Prospect $prospect): OutcomeView => new OutcomeView($prospect->words, ReadingFormat::shown($prospect->row->shown, $measurement->instrument), $prospect->weight),
+            static fn (Prospect $prospect): OutcomeView => new OutcomeView($prospect->words, ReadingFormat::shown($prospect->row->shown, $measurement->instrument), $prospect->weight, Percent::of($prospect->weight)),
             \array_slice($prospects, 0, self::MOST_OUTCOMES),
         );
     }

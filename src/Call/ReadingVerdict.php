@@ -21,6 +21,7 @@ use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Instrument\Unit;
 use YellowProbe\Procedure\Obstacle;
 use YellowProbe\Procedure\TestCatalogue;
@@ -77,7 +78,7 @@ final readonly class ReadingVerdict
         }
         $expectation = new Expectation($row, $instrument);
         $judgements = $this->trade->ruleSet($house->ruleSet)->judge($house, $measurement, $reading);
-        $fit = $expectation->fit($reading);
+        $fit = self::second($expectation->fit($reading), $instrument, $judgements);
 
         return [
             'placed' => true,
@@ -93,6 +94,19 @@ final readonly class ReadingVerdict
             'proves' => self::proves($journal, $measurement, $judgements, $fit),
             'versions' => ['engine' => Predictor::VERSION, 'ruleSet' => $house->ruleSet],
         ];
+    }
+
+    /**
+     * A residual device that opens within its limit is sound: what this specimen does beside the usual one is worth a second
+     * look, and no failure.
+     *
+     * @param list<Judgement> $judgements
+     */
+    private static function second(Fit $fit, Instrument $instrument, array $judgements): Fit
+    {
+        $verdicts = array_map(static fn (Judgement $judgement): Verdict => $judgement->verdict, $judgements);
+
+        return Fit::Off === $fit && $instrument instanceof ResidualTester && [Verdict::Good] === array_values(array_unique($verdicts, \SORT_REGULAR)) ? Fit::Unsure : $fit;
     }
 
     /** The state that a reading of this device is stored with. */

@@ -8,13 +8,18 @@ use App\Api\View\CorrectionView;
 use App\Api\View\JudgementView;
 use App\Api\View\PairedReadingView;
 use App\Api\View\ReadingView;
-use YellowProbe\Installation\Attributes;
 use App\Words\Say;
+use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
+use YellowProbe\Instrument\Reading;
+use YellowProbe\Instrument\ReadingParser;
+use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Rules\Kept;
+use YellowProbe\Rules\Measured;
 use YellowProbe\Words\Message;
 
 /** The readings of a call as the page sees them. */
@@ -28,15 +33,38 @@ final readonly class ReadingViews
     public function of(Journal $journal): array
     {
         $views = $before = [];
+        $kept = self::kept($journal);
         foreach ($journal->readings() as $reading) {
             $test = $reading->test();
-            $views[] = $this->view($journal, $reading, null === $test ? null : $this->paired($journal, $reading, $before[$test] ?? []));
+            $views[] = $this->view($journal, $reading, null === $test ? null : $this->paired($journal, $reading, $before[$test] ?? []), isset($kept[$reading->id()]));
             if (null !== $test) {
                 $before[$test][] = $reading;
             }
         }
 
         return $views;
+    }
+
+    /** @return array<string, true> ids of the readings that go on the record among their repeats; the two half-waves of a shot are repeats */
+    private static function kept(Journal $journal): array
+    {
+        $groups = $kept = [];
+        foreach ($journal->readings() as $reading) {
+            $measured = Measured::by($reading->instrument);
+            if (null === $measured || null === $reading->connection || null !== $reading->withdrawn) {
+                $kept[$reading->id()] = true;
+                continue;
+            }
+            $setting = $reading->instrument instanceof ResidualTester ? "$measured->value {$reading->instrument->multiple}" : $reading->instrument->slug();
+            $groups[serialize([$setting, $reading->connection->toArray(), $reading->state()->hash(), $reading->proof])][] = [$measured, $reading];
+        }
+        foreach ($groups as $group) {
+            foreach (Kept::of($group[0][0], array_map(static fn (array $each): Reading => ReadingParser::parse($each[1]->raw, $each[1]->instrument), $group)) as $at) {
+                $kept[$group[$at][1]->id()] = true;
+            }
+        }
+
+        return $kept;
     }
 
     /** The name of the test in the house that it was read in; what was typed where the house does not hold the point. */
@@ -56,7 +84,7 @@ final readonly class ReadingViews
         }
     }
 
-    private function view(Journal $journal, TakenReading $reading, ?PairedReadingView $paired): ReadingView
+    private function view(Journal $journal, TakenReading $reading, ?PairedReadingView $paired, bool $isKept): ReadingView
     {
         $source = $reading->source;
         $verdict = new Attributes($source->verdict, '');
@@ -87,6 +115,7 @@ final readonly class ReadingViews
             null === $journal->house ? [] : self::words($journal->house, State::resting($journal->house)->changesTo($reading->state())),
             $paired,
             $reading->isOfAct(),
+            $isKept,
         );
     }
 

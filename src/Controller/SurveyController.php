@@ -30,6 +30,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use App\Words\Percent;
 use YellowProbe\Installation\Finding;
 use YellowProbe\Installation\Findings;
 use YellowProbe\Installation\House;
@@ -77,7 +78,7 @@ final readonly class SurveyController
         return Answer::of(new SurveyView(
             (object) HouseDocument::objects($surveyed->document),
             $surveyed->open,
-            array_map(static fn (string $arrangement, float $probability): ArrangementView => new ArrangementView($arrangement, $probability), array_keys($surveyed->earthing), array_values($surveyed->earthing)),
+            array_map(static fn (string $arrangement, float $probability): ArrangementView => new ArrangementView($arrangement, $probability, Percent::of($probability)), array_keys($surveyed->earthing), array_values($surveyed->earthing)),
             self::board(House::fromDocument($surveyed->document), Sheet::read($body->fields->object('sheet')->raw)),
         ));
     }

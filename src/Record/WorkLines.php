@@ -58,8 +58,8 @@ final readonly class WorkLines implements LinesOfKind
             }
         }
         $facts->add('knowing', $facts->say("knowing.$accepted->knowing"))
-            ->add('probability', $text('shownHere'))
-            ->add('probability-group', $text('shown') === $text('shownHere') ? null : $text('shown'))
+            ->add('probability', $text('shown'))
+            ->add('probability-here', $text('shown') === $text('shownHere') ? null : $text('shownHere'))
             ->add('class', null === $class || '' === $class ? null : ($this->trade->ruleSet($facts->rules())->classes()[$class] ?? $class))
             ->add('how', '' === $accepted->how ? $journal->words($entry, '') : $journal->words($entry, $accepted->how))
             ->list('reasons', $reasons)

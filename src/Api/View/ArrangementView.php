@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** How likely an earthing arrangement is by what was ticked. */
-#[OA\Schema(required: ['arrangement', 'probability'])]
+#[OA\Schema(required: ['arrangement', 'probability', 'shown'])]
 final readonly class ArrangementView
 {
     public function __construct(
@@ -15,6 +15,8 @@ final readonly class ArrangementView
         public string $arrangement,
         #[OA\Property]
         public float $probability,
+        #[OA\Property(description: 'The same as it is shown.')]
+        public string $shown,
     ) {
     }
 }

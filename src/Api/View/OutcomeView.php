@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One thing that a tester may show, told apart from the others, with the causes that would show it. */
-#[OA\Schema(required: ['cause', 'shows', 'probability'])]
+#[OA\Schema(required: ['cause', 'shows', 'probability', 'shown'])]
 final readonly class OutcomeView
 {
     public function __construct(
@@ -17,6 +17,8 @@ final readonly class OutcomeView
         public string $shows,
         #[OA\Property(description: 'Of all causes that show it.')]
         public float $probability,
+        #[OA\Property(description: 'The same as it is shown.')]
+        public string $shown,
     ) {
     }
 }

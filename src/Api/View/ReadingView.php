@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A reading as it stands. */
-#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords', 'paired', 'ofIsolation'])]
+#[OA\Schema(required: ['id', 'at', 'by', 'instrument', 'instrumentWords', 'raw', 'original', 'where', 'placed', 'withdrawn', 'doubted', 'corrections', 'expected', 'range', 'fit', 'judgements', 'cautions', 'afterRepair', 'proves', 'terminals', 'around', 'stateWords', 'paired', 'ofIsolation', 'kept'])]
 final readonly class ReadingView
 {
     /**
@@ -67,6 +67,8 @@ final readonly class ReadingView
         public ?PairedReadingView $paired,
         #[OA\Property(description: 'Whether it is a figure of safe isolation; it is corrected there.')]
         public bool $ofIsolation,
+        #[OA\Property(description: 'Whether it is the one of repeats that goes on the record: the worst, or both ends.')]
+        public bool $kept,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A cause, or places of one cause that cannot be told apart. */
-#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'alike', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes'])]
+#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'alike', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes', 'shown'])]
 final readonly class SuspectView
 {
     /**
@@ -39,6 +39,8 @@ final readonly class SuspectView
         public array $hypotheses,
         #[OA\Property(description: 'How much of its probability is that it comes and goes.')]
         public float $atTimes,
+        #[OA\Property(description: 'Its probability as it is shown everywhere: page, dialogue and paper.')]
+        public string $shown,
     ) {
     }
 }
