@@ -86,6 +86,11 @@ final readonly class State
         return isset($this->lifted[$joint]);
     }
 
+    public function isLinked(string $a, string $b): bool
+    {
+        return \in_array(self::pair($a, $b), $this->links, true);
+    }
+
     public function after(StateChange ...$changes): self
     {
         [$positions, $lifted, $links, $loads] = [$this->positions, $this->lifted, $this->links, $this->loads];

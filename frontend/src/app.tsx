@@ -3,13 +3,15 @@ import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
 import { Refusal } from './api/client';
-import { useMe, usePending } from './api/hooks';
-import * as outbox from './api/outbox';
+import { useMe, useStored } from './api/hooks';
 import { CallList } from './calls/CallList';
 import { Login } from './session/Login';
 import { Button, Refused, Waiting } from './ui/parts';
 import { Logo } from './ui/Logo';
 import { Shortcuts } from './ui/Shortcuts';
+import { Boundary } from './ui/Boundary';
+import { Unsent } from './outbox/Unsent';
+import { keep } from './ui/storage';
 
 const CallPage = lazy(() => import('./call/CallPage'));
 const SumsPage = lazy(() => import('./sums/SumsPage'));
@@ -17,6 +19,7 @@ const SumsPage = lazy(() => import('./sums/SumsPage'));
 export function App() {
     const me = useMe();
     useMode();
+    useStored();
     if (me.isPending) {
         return <div className="p-6"><Waiting what="Looking who is here" /></div>;
     }
@@ -34,6 +37,7 @@ export function App() {
     return (
         <>
             <Bar name={me.data.name} firm={me.data.firm} />
+            <Boundary>
             <Suspense fallback={<div className="p-6"><Waiting what="Fetching the page" /></div>}>
                 <Routes>
                     <Route path="/" element={<CallList />} />
@@ -44,6 +48,7 @@ export function App() {
                     <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
                 </Routes>
             </Suspense>
+            </Boundary>
         </>
     );
 }
@@ -90,34 +95,6 @@ function Bar({ name, firm }: { name: string; firm: string }) {
     );
 }
 
-/** What has not reached the server yet, and a way to try again; it also tries by itself. */
-function Unsent() {
-    const waiting = usePending();
-    const client = useQueryClient();
-    const [error, setError] = useState<unknown>(null);
-    const count = waiting.length;
-    useEffect(() => {
-        if (count === 0) {
-            return;
-        }
-        const timer = setInterval(() => void outbox.send().then(() => client.invalidateQueries(), () => undefined), 8000);
-        return () => clearInterval(timer);
-    }, [count, client]);
-    if (count === 0) {
-        return null;
-    }
-    const again = () => {
-        setError(null);
-        outbox.send().then(() => client.invalidateQueries(), setError);
-    };
-    return (
-        <button type="button" className="min-h-11 border-l-4 border-doubt px-3 text-doubt" onClick={again} title={error instanceof Error ? error.message : undefined}>
-            <span aria-hidden="true">▲ </span>
-            {count} saved here, not stored yet. Try now
-        </button>
-    );
-}
-
 type Mode = 'paper' | 'cupboard';
 
 function useMode(): [Mode, (mode: Mode) => void] {
@@ -128,7 +105,7 @@ function useMode(): [Mode, (mode: Mode) => void] {
     return [
         mode,
         (next) => {
-            localStorage.setItem('yellow-probe.mode', next);
+                keep('yellow-probe.mode', next);
             setMode(next);
         },
     ];

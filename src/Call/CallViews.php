@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Observation\Act;
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
 use App\Api\View\ClosingView;
@@ -117,7 +118,7 @@ final readonly class CallViews
     {
         $raw = $state->toArray();
 
-        return new StateView((object) $raw['positions'], $raw['lifted'], $raw['links'], (object) $raw['loads']);
+        return new StateView((object) $raw['positions'], $raw['lifted'], $raw['links'], (object) $raw['loads'], $state->hash());
     }
 
     /** @return list<LedgerEntry> what leads from one state to another, each with the way back */
@@ -135,7 +136,7 @@ final readonly class CallViews
         return new ClosingView(
             $this->say->each($this->closing->obstacles($journal), $rules),
             array_map(static fn (StateChange $change): TemporaryView => new TemporaryView($change->operation, $change->subject, $change->value, null === $journal->house ? '' : $change->words($journal->house)), Closing::temporary($journal)),
-            array_map(static fn (array $danger): DangerView => new DangerView($danger[0]->id(), $danger[1]), $this->closing->dangers($journal)),
+            array_map(static fn (array $danger): DangerView => new DangerView($danger[0]->id(), $danger[1], Closing::showing($journal, $danger[0])), $this->closing->dangers($journal)),
             Closing::wasOpened($journal),
         );
     }
@@ -157,6 +158,17 @@ final readonly class CallViews
         return $repeat;
     }
 
+    /** The same part, load, joint or link as it stands, said as an act. */
+    private static function standing(State $state, StateChange $change): Act
+    {
+        return match ($change->operation) {
+            'set' => new Act('set', $change->subject, $state->position($change->subject, 'on')),
+            'load' => new Act('load', $change->subject, $state->load($change->subject)),
+            'lift', 'refit' => new Act($state->isLifted($change->subject) ? 'lift' : 'refit', $change->subject),
+            default => new Act($state->isLinked($change->subject, $change->value) ? 'link' : 'unlink', $change->subject, $change->value),
+        };
+    }
+
     /** @return list<QuestionView> */
     private function questions(Journal $journal): array
     {
@@ -168,7 +180,7 @@ final readonly class CallViews
         foreach ($journal->fold()->asked() as $at => $changes) {
             $entry = $journal->entries[$at];
             foreach ($changes as $change) {
-                $questions[] = new QuestionView($entry->id(), $change->words($house), $change->operation, $change->subject, $change->value, $entry->source->author->name, self::time($entry->source->clientAt));
+                $questions[] = new QuestionView($entry->id(), $change->words($house), $change->operation, $change->subject, $change->value, $entry->source->author->name, self::time($entry->source->clientAt), self::standing($journal->state(), $change));
             }
         }
 

@@ -141,7 +141,7 @@ final readonly class Closing
             foreach ($closed->removed as $removed) {
                 $by = $removed->danger === $danger->id() ? $journal->entry($removed->by) : $by;
             }
-            $isGone = null !== $by && $journal->index($by) > $journal->index($danger) && null === $journal->withdrawnReason($by) && self::shows($by, $danger);
+            $isGone = null !== $by && self::isShownGone($journal, $danger, $by);
             if (null !== $by && !$isGone) {
                 throw Problem::conflict($this->say->of(new Message('closing.not-shown', ['danger' => $words]), $rules), '/payload/removed');
             }
@@ -152,6 +152,17 @@ final readonly class Closing
                 throw Problem::conflict($this->say->of(new Message('closing.danger-left', ['danger' => $words]), $rules), '/payload/removed');
             }
         }
+    }
+
+    /** @return list<string> ids of the entries that can be named as showing a danger gone */
+    public static function showing(Journal $journal, Entry $danger): array
+    {
+        return array_values(array_map(static fn (Entry $entry): string => $entry->id(), array_filter($journal->entries, static fn (Entry $entry): bool => self::isShownGone($journal, $danger, $entry))));
+    }
+
+    private static function isShownGone(Journal $journal, Entry $danger, Entry $by): bool
+    {
+        return $journal->index($by) > $journal->index($danger) && null === $journal->withdrawnReason($by) && self::shows($by, $danger);
     }
 
     /** Whether an entry shows a danger gone: a cause by the reading that proves its repair, anything else by a repair, a reading or a look after it. */

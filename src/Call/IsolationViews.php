@@ -106,8 +106,9 @@ final readonly class IsolationViews
             \in_array($lever->id, $mains, true),
             Levers::trips($lever),
             ($locks[$lever->id][0] ?? null)?->keeper,
-            array_map(static fn (string $circuit): string => $house->circuits[$circuit]->name, Levers::behind($house, $lever->id)),
+            Levers::behind($house, $lever->id),
             array_values(array_filter(self::TRIPS, static fn (string $symptom): bool => Levers::canShow($lever, $symptom))),
+            MapViews::watch($lever),
         ), Levers::all($house));
     }
 

@@ -63,7 +63,7 @@ final readonly class MapViews
             (object) Liveness::of($house, $state, $ranking),
             (object) $rules->colours(),
             array_map(static fn (Finding $finding): string => $finding->words, Findings::of($house)),
-            array_map(static fn (Part $device): ClampView => new ClampView($device->name, array_map(static fn (string $pole): string => "+$device->id/$pole", self::WATCHED[$device->kind])), $house->partsOfKind(...array_keys(self::WATCHED))),
+            array_map(static fn (Part $device): ClampView => new ClampView($device->name, self::watch($device)), $house->partsOfKind(...array_keys(self::WATCHED))),
             $controls->links(),
             $this->isolations->levers($house, $journal),
             array_values(array_map(static fn (Place $place): DeviceView => new DeviceView($place->id, $place->name), array_filter($house->places, static fn (Place $place): bool => 'board' === $place->kind))),
@@ -106,5 +106,11 @@ final readonly class MapViews
         }
 
         return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], Terminals::ofPoint($house, $state, $part), $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part));
+    }
+
+    /** @return list<string> the poles by which a device is watched; none where it does not open by itself */
+    public static function watch(Part $device): array
+    {
+        return array_map(static fn (string $pole): string => "+$device->id/$pole", self::WATCHED[$device->kind] ?? []);
     }
 }

@@ -58,6 +58,8 @@ final readonly class RecordViews
             $beside,
             $journal->withdrawnReason($entry),
             $entry->payload instanceof Seen && null !== $entry->payload->photo,
+            null !== $entry->payload && \in_array($entry->payload::class, Verdicts::CORRECTED, true),
+            null !== $entry->payload && \in_array($entry->payload::class, Verdicts::WITHDRAWN, true) && null === $journal->withdrawnReason($entry),
         );
     }
 }

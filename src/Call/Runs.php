@@ -86,7 +86,7 @@ final readonly class Runs
         $both = $series->isPair() && 2 === \count($readings);
         $difference = $both ? Difference::of($house, $series, [self::parsed($readings[0]), self::parsed($readings[1])]) : null;
 
-        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members, null === $difference ? null : AgreementView::of($difference));
+        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members, null === $difference ? null : AgreementView::of($difference), $now->hash());
     }
 
     private static function place(House $house, TestPlan $plan, Series $series): string

@@ -46,10 +46,10 @@ final readonly class Verdicts
     private const AFTER_CLOSING = [Told::class, Corrected::class];
 
     /** What can be taken back; what was done to the house is undone by another act instead. */
-    private const WITHDRAWN = [Measured::class, Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, LeverTried::class, Tried::class, Settled::class, People::class];
+    public const WITHDRAWN = [Measured::class, Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, LeverTried::class, Tried::class, Settled::class, People::class];
 
     /** What has words that can be put right. */
-    private const CORRECTED = [Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, Settled::class];
+    public const CORRECTED = [Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, Settled::class];
 
     public function __construct(private ReadingVerdict $readings, private IsolationRules $isolations, private Mending $mending, private Closing $closing, private TradeData $trade, private Say $say)
     {

@@ -1,7 +1,8 @@
 import { notifyManager, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useSyncExternalStore } from 'react';
-import { api, got, type Schemas } from './client';
-import * as outbox from './outbox';
+import { useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import * as outbox from '../outbox/outbox';
+import type { Kind, NewEntry, PayloadOf, Pending } from '../outbox/store';
+import { api, got, type Refusal, type Schemas } from './client';
 
 export function useMe() {
     return useQuery({ queryKey: ['me'], queryFn: () => got(api.GET('/api/me')), retry: false, staleTime: 60_000 });
@@ -93,17 +94,100 @@ async function stored(client: QueryClient, detail: Schemas['CallDetail']): Promi
     await client.invalidateQueries(hangs(true));
 }
 
-/** Stores an observation through the outbox and shows the call as it is then. */
-export function useObserve(callId: string) {
+/** From now on what is stored is shown: once, by whoever owns the page. */
+export function useStored(): void {
     const client = useQueryClient();
-    return useMutation({
-        mutationFn: ({ kind, payload }: { kind: string; payload: Record<string, unknown> }) => outbox.send(outbox.draft(callId, kind, payload), (detail) => void stored(client, detail)),
-        onSuccess: () => void client.invalidateQueries({ queryKey: ['calls'] }),
-    });
+    useEffect(() => {
+        outbox.whenStored((detail) => {
+            void stored(client, detail);
+            void client.invalidateQueries({ queryKey: ['calls'] });
+        });
+        void outbox.load();
+    }, [client]);
 }
 
-export function usePending() {
-    return useSyncExternalStore(outbox.onChange, outbox.pending);
+/** One kind of entry with what it holds; any other pair is no entry. */
+export type Entry = { [K in Kind]: { kind: K; payload: PayloadOf<K> } }[Kind];
+
+/** What an entry of this person on this call is made from. */
+export function useDraftOf(callId: string): (entry: Entry) => outbox.Draft {
+    const client = useQueryClient();
+    const me = useMe();
+    const person = me.data?.email ?? '';
+    return ({ kind, payload }) => ({ callId, person, kind, payload: payload as NewEntry['payload'], seen: client.getQueryData<Schemas['CallDetail']>(['call', callId])?.position ?? 0 });
+}
+
+/** Hands an entry over at once and waits for nothing; whoever sends it is told only of a refusal. Answers with its id. */
+export function useSend(callId: string): (entry: Entry, onRefused?: (refusal: Refusal, id: string) => void) => string {
+    const draft = useDraftOf(callId);
+    return (entry, onRefused) => {
+        const { entry: kept, sent } = outbox.add(draft(entry));
+        void sent.then((result) => result.outcome === 'refused' && onRefused?.(result.refusal, kept.id));
+        return kept.id;
+    };
+}
+
+/**
+ * Stores an observation through the outbox and shows the call as it is then. Kept here while the server is away, it counts as
+ * done: it is in the list of what waits. Refused, it comes back to the form that sent it, while that is still there; else it
+ * stays in the list with its reason.
+ */
+export function useObserve(callId: string) {
+    const draft = useDraftOf(callId);
+    const here = useRef(true);
+    const underway = useRef(new Set<string>());
+    useEffect(() => {
+        here.current = true;
+        return () => {
+            here.current = false;
+        };
+    }, []);
+    const mutation = useMutation({
+        mutationFn: async (entry: Entry) => {
+            const { entry: kept, sent } = outbox.add(draft(entry));
+            const result = await sent;
+            if (result.outcome === 'refused') {
+                if (here.current) {
+                    outbox.remove(kept.id);
+                }
+                throw result.refusal;
+            }
+            return result;
+        },
+    });
+    // A second press of the same stores nothing twice.
+    const once = (entry: Entry) => {
+        const key = JSON.stringify(entry);
+        if (underway.current.has(key)) {
+            return null;
+        }
+        underway.current.add(key);
+        return () => underway.current.delete(key);
+    };
+    return {
+        error: mutation.error,
+        isPending: mutation.isPending,
+        mutate: (entry: Entry, then: { onSuccess?: () => void } = {}) => {
+            const over = once(entry);
+            if (over) {
+                mutation.mutate(entry, { ...(then.onSuccess ? { onSuccess: then.onSuccess } : {}), onSettled: () => void over() });
+            }
+        },
+        mutateAsync: async (entry: Entry) => {
+            const over = once(entry);
+            if (over) {
+                await mutation.mutateAsync(entry).finally(() => void over());
+            }
+        },
+    };
+}
+
+/** Entries of this person that are on their way or refused. */
+export function usePending(): Pending[] {
+    const all = useSyncExternalStore(outbox.onChange, outbox.all);
+    const me = useMe();
+    const person = me.data?.email ?? '';
+    return useMemo(() => all.filter((entry) => entry.person === person), [all, person]);
 }
 
 export function useSums() {

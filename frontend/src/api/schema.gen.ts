@@ -568,6 +568,8 @@ export interface components {
             arrangement: string;
             /** Format: float */
             probability: number;
+            /** @description The same as it is shown. */
+            shown: string;
         };
         /** @description What was said of an entry later: a correction, a withdrawal, a doubt. */
         BesideView: {
@@ -720,6 +722,8 @@ export interface components {
         DangerView: {
             id: string;
             words: string;
+            /** @description Entries that can be named as showing it gone. */
+            shownGoneBy: string[];
         };
         /** @description Mend now, or make safe and list: the choice with its reason, and who agreed to what costs money. */
         Decided: {
@@ -982,12 +986,16 @@ export interface components {
         };
         /** @description One temporary change that has to be undone before the house is left. */
         LedgerEntry: {
-            operation: string;
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
             subject: string;
             value: string;
             words: string;
-            /** @description How it is undone, on the same subject. */
-            backOperation: string;
+            /**
+             * @description How it is undone, on the same subject.
+             * @enum {string}
+             */
+            backOperation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
             backValue: string;
             /** @description Core that the jaw of a clamp goes around before this is done: a neutral or an earth that is parted. */
             clampFirst: string | null;
@@ -1010,9 +1018,12 @@ export interface components {
             trips: boolean;
             /** @description Who keeps the key of the lock on it. */
             locked: string | null;
+            /** @description Circuits that it feeds, by id. */
             behind: string[];
             /** @description Symptoms that it can have shown. */
             shows: string[];
+            /** @description Signed poles by which it is watched; empty where it does not open by itself. */
+            watch: string[];
         };
         /** @description A test link that is fitted. */
         LinkView: {
@@ -1584,6 +1595,8 @@ export interface components {
              * @description Of all causes that show it.
              */
             probability: number;
+            /** @description The same as it is shown. */
+            shown: string;
         };
         /** @description One pair of the dead test, or of the live reference before it: no voltage, voltage found, or the figure. */
         PairTried: {
@@ -1687,11 +1700,14 @@ export interface components {
         QuestionView: {
             id: string;
             words: string;
-            operation: string;
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
             subject: string;
             value: string;
             by: string;
             at: string;
+            /** @description What stands as far as the journal says, where the answer is no. */
+            else: components["schemas"]["Act"];
         };
         /** @description All causes after all readings. */
         RankingView: {
@@ -1735,6 +1751,8 @@ export interface components {
             paired: components["schemas"]["PairedReadingView"] | null;
             /** @description Whether it is a figure of safe isolation; it is corrected there. */
             ofIsolation: boolean;
+            /** @description Whether it is the one of repeats that goes on the record: the worst, or both ends. */
+            kept: boolean;
         };
         /** @description What a reading says for or against a cause. */
         ReasonView: {
@@ -1763,6 +1781,9 @@ export interface components {
             /** @description The reason, when it does not stand any more. */
             withdrawn: string | null;
             photo: boolean;
+            /** @description Whether its words can be put right beside it; of a reading its figure is. */
+            canCorrect: boolean;
+            canWithdraw: boolean;
         };
         /** @description A danger that was removed: the entry that found it, and the entry that shows it gone. */
         Removed: {
@@ -1843,6 +1864,8 @@ export interface components {
             hazard: string;
             members: components["schemas"]["SeriesMemberView"][];
             difference: components["schemas"]["AgreementView"] | null;
+            /** @description Of the state that the changes of its members begin from. */
+            stateHash: string;
         };
         /** @description The verdict on one symptom that was told. */
         Settled: {
@@ -1862,6 +1885,8 @@ export interface components {
             loads: {
                 [key: string]: string;
             };
+            /** @description The same for the same state. */
+            hash: string;
         };
         /** @description A temporary change that stays when the visit ends, with the reason. */
         Stay: {
@@ -1947,10 +1972,13 @@ export interface components {
              * @description How much of its probability is that it comes and goes.
              */
             atTimes: number;
+            /** @description Its probability as it is shown everywhere: page, dialogue and paper. */
+            shown: string;
         };
         /** @description A change that is not put back yet. */
         TemporaryView: {
-            operation: string;
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
             subject: string;
             value: string;
             words: string;

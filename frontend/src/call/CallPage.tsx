@@ -10,6 +10,9 @@ import { Survey } from '../survey/Survey';
 import { Trace } from '../trace/Trace';
 import { useKeys } from '../ui/keys';
 import { Refused, Waiting } from '../ui/parts';
+import { Boundary } from '../ui/Boundary';
+import { say } from '../words';
+import { Questions } from './Questions';
 import { stages } from './stages';
 
 /** What is missing at a stage before the next is sound; empty when nothing is. */
@@ -20,7 +23,7 @@ function missing(stage: string, detail: Detail): string {
         case 'look':
             return detail.observations.some((each) => each.kind === 'seen') ? '' : 'nothing noted';
         case 'make-safe':
-            return detail.proofs.some((proof) => proof.complete && !proof.lapsed) ? '' : 'no proof of dead stands';
+            return detail.isSafe ? '' : 'no proof of dead stands';
         case 'survey':
             return detail.call.houseId === null ? 'no house yet' : '';
         case 'trace':
@@ -77,13 +80,17 @@ export default function CallPage() {
                     })}
                 </nav>
             </section>
-            {stage === 'hear' && <Hear detail={detail} />}
-            {stage === 'look' && <Look detail={detail} />}
-            {stage === 'make-safe' && <MakeSafe detail={detail} />}
-            {stage === 'survey' && <Survey detail={detail} />}
-            {stage === 'trace' && <Trace detail={detail} />}
-            {stage === 'put-right' && <PutRight detail={detail} />}
-            {stage === 'hand-over' && <Record detail={detail} />}
+            {detail.call.unreadable > 0 && <p className="no-print border-b border-line px-4 py-2 text-doubt">▲ {say('unreadable', { count: detail.call.unreadable })}</p>}
+            <Questions detail={detail} />
+            <Boundary key={stage}>
+                {stage === 'hear' && <Hear detail={detail} />}
+                {stage === 'look' && <Look detail={detail} />}
+                {stage === 'make-safe' && <MakeSafe detail={detail} />}
+                {stage === 'survey' && <Survey detail={detail} />}
+                {stage === 'trace' && <Trace detail={detail} />}
+                {stage === 'put-right' && <PutRight detail={detail} />}
+                {stage === 'hand-over' && <Record detail={detail} />}
+            </Boundary>
         </>
     );
 }

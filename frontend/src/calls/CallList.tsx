@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client';
 import { useCalls } from '../api/hooks';
 import { stageWords } from '../call/stages';
 import { Button, day, Refused, Waiting } from '../ui/parts';
+import { say } from '../words';
 import { NewCall } from './NewCall';
 
 export function CallList() {
@@ -46,6 +47,7 @@ function Rows({ calls }: { calls: Schemas['CallSummary'][] }) {
                                     {sentence}
                                 </p>
                             ))}
+                            {call.unreadable !== 0 && <p className="mt-1 text-doubt">▲ {call.unreadable < 0 ? say('unreadable-call') : say('unreadable', { count: call.unreadable })}</p>}
                         </div>
                         <div className="text-soft sm:text-right">
                             <p className="font-bold text-ink">{stageWords[call.stage] ?? call.stage}</p>

@@ -1,17 +1,16 @@
 import { Link } from 'react-router';
 import type { Detail } from '../api/client';
-import { usePicks } from '../api/hooks';
-import { clock, day } from '../ui/parts';
+import { Line } from '../record/Line';
+import { day } from '../ui/parts';
 import { People } from './People';
 import { Settle } from './Settle';
 import { Tell } from './Tell';
 
 /** The complaint and its history: what was told, by whom and when; late things can be added any time, each with its verdict. */
 export function Hear({ detail }: { detail: Detail }) {
-    const picks = usePicks();
-    const words = (list: { slug: string; words: string }[] | undefined, slug: unknown) => list?.find((pick) => pick.slug === slug)?.words;
     // What a look found stands under Look; what was only written down stands here with what was told.
-    const story = detail.observations.filter((each) => each.kind === 'told' || (each.kind === 'seen' && each.payload.look === undefined));
+    const story = detail.record.filter((line) => line.kind === 'told' || (line.kind === 'seen' && detail.observations.find((each) => each.id === line.id)?.payload.look === undefined));
+    const symptoms = new Set(detail.observations.filter((each) => each.kind === 'told' && each.payload.symptom !== undefined).map((each) => each.id));
     return (
         <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_22rem]">
             <section className="min-w-0">
@@ -19,17 +18,11 @@ export function Hear({ detail }: { detail: Detail }) {
                 <p className="mt-1 mb-6 text-2xl leading-snug break-words">“{detail.call.complaint}”</p>
                 {story.length === 0 && <p className="text-soft">Nothing written down yet. Ask what happens, when, since when, and what else happened just before.</p>}
                 <ol className="space-y-4">
-                    {story.map((each) => (
-                        <li key={each.id} className="border-l-2 border-line pl-3">
-                            <p className="text-sm text-soft">
-                                {each.kind === 'told' ? 'Told' : 'Seen'} {clock(each.at)}, written by {each.by}
-                            </p>
-                            <p className="break-words">{String(each.payload.text)}</p>
-                            <p className="text-sm font-bold">
-                                {[words(picks.data?.symptoms, each.payload.symptom), words(picks.data?.contexts, each.payload.context), each.payload.deviceWords, words(picks.data?.resets, each.payload.resets), words(picks.data?.findings, each.payload.finding)].filter(Boolean).join(' · ')}
-                            </p>
-                            <p className="text-sm break-words">{[each.payload.when && `When: ${String(each.payload.when)}`, each.payload.since && `Since: ${String(each.payload.since)}`, each.payload.also && `At the same time: ${String(each.payload.also)}`].filter(Boolean).join(' · ')}</p>
-                            {each.payload.symptom !== undefined && <Settle detail={detail} told={each} />}
+                    {story.map((line) => (
+                        <li key={line.id} className="border-l-2 border-line pl-3">
+                            <Line callId={detail.call.id} line={line}>
+                                {line.withdrawn === null && symptoms.has(line.id) && <Settle detail={detail} told={line} />}
+                            </Line>
                         </li>
                     ))}
                 </ol>

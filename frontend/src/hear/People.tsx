@@ -1,25 +1,22 @@
 import { useState } from 'react';
-import type { Detail } from '../api/client';
+import type { Detail, Schemas } from '../api/client';
 import { useObserve, usePicks } from '../api/hooks';
 import { Button, inputLook, Modal, Refused } from '../ui/parts';
 
-interface Contact {
-    role: string;
-    name: string;
-    how: string;
-}
+type Contact = Schemas['Contact'];
+type AtRisk = NonNullable<Schemas['People']['occupants']>[number];
 
 const roles = [
     { slug: 'occupier', words: 'Occupier' },
     { slug: 'owner', words: 'Owner' },
     { slug: 'payer', words: 'Payer' },
     { slug: 'other', words: 'Other' },
-];
+] as const;
 
 /** The people of the house as last written down: who suffers when the power goes, and whom to ask. */
-export function people(detail: Detail): { occupants: string[]; contacts: Contact[] } {
+export function people(detail: Detail): { occupants: AtRisk[]; contacts: Contact[] } {
     const last = detail.observations.findLast((each) => each.kind === 'people')?.payload;
-    return { occupants: (last?.occupants ?? []) as string[], contacts: (last?.contacts ?? []) as Contact[] };
+    return { occupants: (last?.occupants ?? []) as AtRisk[], contacts: (last?.contacts ?? []) as Contact[] };
 }
 
 export function People({ detail }: { detail: Detail }) {
@@ -63,21 +60,21 @@ function Change({ detail, onClose }: { detail: Detail; onClose: () => void }) {
                 className="space-y-3"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    observe.mutate({ kind: 'people', payload: { occupants, contacts: contacts.filter((each) => each.name.trim() !== '') } }, { onSuccess: onClose });
+                    observe.mutate({ kind: 'people', payload: { occupants, contacts: contacts.filter((each) => each.name.trim() !== '').map(({ how = '', ...rest }) => ({ ...rest, ...(how.trim() === '' ? {} : { how }) })) } }, { onSuccess: onClose });
                 }}
             >
                 <fieldset>
                     <legend className="font-bold">Who or what suffers when the power goes</legend>
                     {(picks.data?.atRisk ?? []).map((each) => (
                         <label key={each.slug} className="flex min-h-11 items-center gap-2">
-                            <input type="checkbox" className="size-5 accent-(--ink)" checked={occupants.includes(each.slug)} onChange={() => setOccupants(occupants.includes(each.slug) ? occupants.filter((other) => other !== each.slug) : [...occupants, each.slug])} />
+                            <input type="checkbox" className="size-5 accent-(--ink)" checked={occupants.includes(each.slug as AtRisk)} onChange={() => setOccupants(occupants.includes(each.slug as AtRisk) ? occupants.filter((other) => other !== each.slug) : [...occupants, each.slug as AtRisk])} />
                             {each.words}
                         </label>
                     ))}
                 </fieldset>
                 {contacts.map((contact, at) => (
                     <div key={at} className="grid grid-cols-[7rem_1fr_1fr] gap-2">
-                        <select aria-label={`Role of contact ${at + 1}`} className={inputLook} value={contact.role} onChange={(event) => edit(at, { role: event.target.value })}>
+                        <select aria-label={`Role of contact ${at + 1}`} className={inputLook} value={contact.role} onChange={(event) => edit(at, { role: event.target.value as Contact['role'] })}>
                             {roles.map((role) => (
                                 <option key={role.slug} value={role.slug}>
                                     {role.words}
@@ -85,7 +82,7 @@ function Change({ detail, onClose }: { detail: Detail; onClose: () => void }) {
                             ))}
                         </select>
                         <input aria-label={`Name of contact ${at + 1}`} className={inputLook} placeholder="Name" maxLength={200} value={contact.name} onChange={(event) => edit(at, { name: event.target.value })} />
-                        <input aria-label={`How to reach contact ${at + 1}`} className={inputLook} placeholder="Telephone, mail" maxLength={200} value={contact.how} onChange={(event) => edit(at, { how: event.target.value })} />
+                        <input aria-label={`How to reach contact ${at + 1}`} className={inputLook} placeholder="Telephone, mail" maxLength={200} value={contact.how ?? ''} onChange={(event) => edit(at, { how: event.target.value })} />
                     </div>
                 ))}
                 <Button look="quiet" onClick={() => setContacts([...contacts, { role: 'payer', name: '', how: '' }])}>

@@ -8,13 +8,13 @@ const verdicts = [
     { slug: 'explained', words: 'Explained by the cause, not tried again' },
     { slug: 'not-found', words: 'Not found' },
     { slug: 'passed-on', words: 'Passed on to somebody else' },
-];
+] as const;
 
 /** The verdict on one symptom; each that was told needs its own before the call closes. */
-export function Settle({ detail, told }: { detail: Detail; told: Detail['observations'][number] }) {
+export function Settle({ detail, told }: { detail: Detail; told: { id: string; words: string } }) {
     const observe = useObserve(detail.call.id);
     const [open, setOpen] = useState(false);
-    const [verdict, setVerdict] = useState('');
+    const [verdict, setVerdict] = useState<(typeof verdicts)[number]['slug'] | ''>('');
     const [text, setText] = useDraft(`${detail.call.id}.settle.${told.id}`);
     const settled = detail.observations.findLast((each) => each.kind === 'settled' && each.payload.observation === told.id);
     return (
@@ -34,6 +34,9 @@ export function Settle({ detail, told }: { detail: Detail; told: Detail['observa
                     className="space-y-3"
                     onSubmit={(event) => {
                         event.preventDefault();
+                        if (verdict === '') {
+                            return;
+                        }
                         observe.mutate({ kind: 'settled', payload: { observation: told.id, verdict, text } }, {
                             onSuccess: () => {
                                 setText('');
@@ -42,8 +45,8 @@ export function Settle({ detail, told }: { detail: Detail; told: Detail['observa
                         });
                     }}
                 >
-                    <p className="break-words">“{String(told.payload.text)}”</p>
-                    <Pick label="What became of it" value={verdict} onChange={setVerdict} options={verdicts} />
+                    <p className="break-words">“{told.words}”</p>
+                    <Pick label="What became of it" value={verdict} onChange={setVerdict} options={[...verdicts]} />
                     <label className="block font-bold">
                         How that is known
                         <input className={`${inputLook} mt-1 font-normal`} required maxLength={500} value={text} onChange={(event) => setText(event.target.value)} />

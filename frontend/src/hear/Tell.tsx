@@ -17,9 +17,10 @@ export function Tell({ detail }: { detail: Detail }) {
     const [since, setSince] = useDraft(`${callId}.since`);
     const [also, setAlso] = useDraft(`${callId}.also`);
     const [picked, setPicked] = useState(empty);
-    const devices = (map.data?.watches ?? []).flatMap((watch) => (watch.around.length === 1 ? [{ slug: watch.around[0]?.replace(/^\+|\/.*$/g, '') ?? '', words: watch.words }] : []));
-    const pick = (key: keyof typeof empty) => (value: string) => setPicked({ ...picked, [key]: value });
-    const trips = picked.symptom.endsWith('-trip');
+    // Only what can have shown the symptom: the server says which.
+    const devices = (map.data?.levers ?? []).filter((lever) => lever.shows.includes(picked.symptom)).map((lever) => ({ slug: lever.device, words: lever.name }));
+    const pick = (key: keyof typeof empty) => (value: string) => setPicked({ ...picked, [key]: value, ...(key === 'symptom' ? { device: '' } : {}) });
+    const trips = devices.length > 0;
     const submit = (event: FormEvent) => {
         event.preventDefault();
         const { device, resets, ...rest } = picked;
@@ -39,7 +40,7 @@ export function Tell({ detail }: { detail: Detail }) {
                 <Textarea className={inputLook} rows={3} required maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />
             </Field>
             <Pick label="What happens" value={picked.symptom} onChange={pick('symptom')} empty="Nothing to pick" options={picks.data?.symptoms ?? []} />
-            {trips && devices.length > 0 && <Pick label="Which device" value={picked.device} onChange={pick('device')} empty="Not known" options={devices} />}
+            {trips && <Pick label="Which device" value={picked.device} onChange={pick('device')} empty="Not known" options={devices} />}
             {trips && <Pick label="How it resets" value={picked.resets} onChange={pick('resets')} empty="Not known" options={picks.data?.resets ?? []} />}
             <Pick label="Just before" value={picked.context} onChange={pick('context')} empty="Nothing to pick" options={picks.data?.contexts ?? []} />
             <div className="grid grid-cols-2 gap-2">

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Detail, Schemas } from '../api/client';
 import { useMap, useObserve, usePicks } from '../api/hooks';
-import { Button, clock, inputLook, Pick, Refused, useDraft, Waiting } from '../ui/parts';
+import { Button, inputLook, Pick, Refused, useDraft, Waiting } from '../ui/parts';
+import { Line } from '../record/Line';
 import { shrunk } from './photo';
 
 type Entry = Schemas['LookView'];
@@ -19,11 +20,12 @@ export function Look({ detail }: { detail: Detail }) {
     const map = useMap(detail.call.id, detail.call.houseId !== null);
     const [open, setOpen] = useState<string | null>(null);
     const [place, setPlace] = useState('');
-    const found = detail.observations.filter((each) => each.kind === 'seen');
+    const found = detail.record.filter((line) => line.kind === 'seen');
+    const standing = new Set(found.filter((line) => line.withdrawn === null).map((line) => line.id));
     const looks = (picks.data?.looks ?? []).filter((look) => look.ruleSets.length === 0 || look.ruleSets.includes(detail.ruleSet));
     const areas = [...new Set(looks.map((look) => look.area))];
     const places = [...new Map((map.data?.ways ?? []).flatMap((way) => way.stops).map((stop) => [stop.place, { slug: stop.place, words: stop.name }])).values()];
-    const all = [{ slug: 'board', words: 'Board' }, ...places];
+    const all = [...(map.data?.boards ?? []).map((board) => ({ slug: board.id, words: board.name })), ...places.filter((each) => map.data?.boards.every((board) => board.id !== each.slug))];
     const placeWords = (slug: unknown) => all.find((each) => each.slug === slug)?.words;
     return (
         <main className="mx-auto grid max-w-6xl gap-8 px-4 py-6 md:grid-cols-[minmax(0,1fr)_20rem]">
@@ -40,7 +42,7 @@ export function Look({ detail }: { detail: Detail }) {
                             {looks
                                 .filter((look) => look.area === area)
                                 .map((look) => {
-                                    const times = found.filter((each) => each.payload.look === look.slug).length;
+                                    const times = detail.observations.filter((each) => standing.has(each.id) && each.payload.look === look.slug).length;
                                     return (
                                         <li key={look.slug}>
                                             <button type="button" aria-expanded={open === look.slug} className="flex min-h-11 w-full items-center gap-2 text-left" onClick={() => setOpen(open === look.slug ? null : look.slug)}>
@@ -62,17 +64,9 @@ export function Look({ detail }: { detail: Detail }) {
                 <h2 className="border-b border-ink pb-1 font-bold">Found</h2>
                 {found.length === 0 && <p className="pt-2 text-soft">Nothing yet. Tap what you find; what you do not tap was not noted, which is not the same as sound.</p>}
                 <ol className="divide-y divide-line">
-                    {found.map((each) => (
-                        <li key={each.id} className="py-2">
-                            <p className="font-bold break-words">{String(each.verdict.words ?? each.payload.text)}</p>
-                            <p className="text-sm">
-                                {[placeWords(each.payload.place), detail.classes.find((one) => one.slug === each.verdict.class)?.words, each.payload.knowing].filter(Boolean).join(' · ')}
-                            </p>
-                            {each.verdict.words !== undefined && each.payload.text !== undefined && <p className="text-sm break-words">{String(each.payload.text)}</p>}
-                            {each.payload.photo === true && <img className="mt-1 max-h-40 border border-line" loading="lazy" src={`/api/calls/${detail.call.id}/observations/${each.id}/photo`} alt={`Photo: ${String(each.verdict.words ?? each.payload.text)}`} />}
-                            <p className="text-sm text-soft">
-                                {clock(each.at)} {each.by}
-                            </p>
+                    {found.map((line) => (
+                        <li key={line.id}>
+                            <Line callId={detail.call.id} line={line} />
                         </li>
                     ))}
                 </ol>
@@ -90,7 +84,7 @@ function Found({ look, place, placeWords, detail, onStored }: { look: Entry; pla
     const [error, setError] = useState<unknown>(null);
     const store = () =>
         observe.mutate(
-            { kind: 'seen', payload: { look: look.slug, class: grade, knowing, ...(place === '' ? {} : { place }), ...(text.trim() === '' ? {} : { text }), ...(photo === null ? {} : { photo }) } },
+            { kind: 'seen', payload: { look: look.slug, class: grade as NonNullable<Schemas['Seen']['class']>, knowing, ...(place === '' ? {} : { place }), ...(text.trim() === '' ? {} : { text }), ...(photo === null ? {} : { photo }) } },
             {
                 onSuccess: () => {
                     setText('');

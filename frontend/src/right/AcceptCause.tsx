@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
-import { Button, inputLook, Modal, percent, Pick, Refused, useDraft } from '../ui/parts';
+import { Button, inputLook, Modal, Pick, Refused, useDraft } from '../ui/parts';
 
 const knowings = [
     { slug: 'measured', words: 'Measured' },
@@ -27,7 +27,10 @@ export function AcceptCause({ suspect, callId, onClose }: { suspect: Schemas['Su
                 className="space-y-4"
                 onSubmit={(event) => {
                     event.preventDefault();
-                    observe.mutate({ kind: 'accepted', payload: { hypothesis, knowing, how } }, {
+                    if (knowing === '') {
+                        return;
+                    }
+                    observe.mutate({ kind: 'accepted', payload: { hypothesis, knowing, ...(how.trim() === '' ? {} : { how }) } }, {
                         onSuccess: () => {
                             setHow('');
                             void navigate(`/calls/${callId}/put-right`);
@@ -36,7 +39,7 @@ export function AcceptCause({ suspect, callId, onClose }: { suspect: Schemas['Su
                 }}
             >
                 <p>
-                    {percent(suspect.probability)} % after the readings so far.
+                    {suspect.shown} after the readings so far.
                     {suspect.probability < 0.9 && <strong> ▲ Other causes still fit. Another test may be worth more than opening the wrong place.</strong>}
                 </p>
                 {places.length > 1 ? <Pick label="Where" value={hypothesis} onChange={setHypothesis} options={places} /> : <p className="break-words">{suspect.where[0]}</p>}

@@ -7,6 +7,8 @@ import { Decide } from './Decide';
 import { WayBack } from '../safe/WayBack';
 import { store } from '../trace/setup';
 import { Button, clock, inputLook, Mark, Refused, useDraft } from '../ui/parts';
+import { Line } from '../record/Line';
+import { say } from '../words';
 import { TryAgain } from './TryAgain';
 
 /** The cause accepted, the repair, and the failed tests that have to be repeated before it counts as proved. */
@@ -17,13 +19,14 @@ export function PutRight({ detail }: { detail: Detail }) {
     const [text, setText] = useDraft(`${callId}.repair`);
     const [materials, setMaterials] = useDraft(`${callId}.materials`);
     const [minutes, setMinutes] = useState('');
-    const accepted = detail.observations.filter((each) => each.kind === 'accepted').at(-1);
-    const repairs = detail.observations.filter((each) => each.kind === 'repaired');
-    const failed = detail.readings.filter((reading) => !reading.afterRepair && reading.withdrawn === null && reading.placed && (reading.fit === 'off' || reading.judgements.some((judgement) => judgement.verdict === 'bad')));
-    // Where a test failed, that test is the proof; three lamps count only where nothing better was done.
-    const tests = failed.filter((reading) => reading.instrument !== 'plug-in-tester');
-    const toRepeat = tests.length > 0 ? tests : failed;
-    const proved = (reading: Detail['readings'][number]) => detail.readings.find((other) => other.proves && other.instrument === reading.instrument && other.terminals.join() === reading.terminals.join() && other.around.join() === reading.around.join());
+    const accepted = detail.record.findLast((line) => line.kind === 'accepted' && line.withdrawn === null);
+    const grade = detail.observations.find((each) => each.id === accepted?.id)?.verdict.class;
+    const repairs = detail.record.filter((line) => line.kind === 'repaired');
+    const readings = new Map(detail.readings.map((reading) => [reading.id, reading]));
+    const toRepeat = detail.toRepeat.flatMap(({ reading, provedBy }) => {
+        const failed = readings.get(reading);
+        return failed ? [{ reading: failed, after: provedBy === null ? undefined : readings.get(provedBy) }] : [];
+    });
     if (!accepted) {
         return (
             <main className="mx-auto max-w-3xl space-y-4 px-4 py-6">
@@ -36,26 +39,21 @@ export function PutRight({ detail }: { detail: Detail }) {
         );
     }
     const repeat = (reading: Detail['readings'][number]) => {
-        store(callId, { instrument: reading.instrument, terminals: reading.terminals, around: reading.around, forced: [] });
+        store(callId, { instrument: reading.instrument, terminals: reading.terminals, around: reading.around, forced: [], test: null });
         void navigate(`/calls/${callId}/trace`);
     };
     return (
         <main className="mx-auto grid max-w-5xl gap-8 px-4 py-6 md:grid-cols-[1fr_20rem]">
             <div className="space-y-8">
                 <section>
-                    <h2 className="text-soft">Cause, accepted {clock(accepted.at)} by {accepted.by}, {String(accepted.payload.knowing)}</h2>
-                    <p className="text-2xl leading-snug font-bold break-words">{String(accepted.verdict.words)}</p>
-                    {accepted.payload.how ? <p className="mt-1 break-words">{String(accepted.payload.how)}</p> : null}
+                    <h2 className="text-soft">{say('record.cause')}</h2>
+                    <Line callId={callId} line={accepted} strong />
                 </section>
-                <Decide detail={detail} dangerous={accepted.verdict.class === 'D' || accepted.verdict.class === 'P'} />
+                <Decide detail={detail} dangerous={grade === 'D' || grade === 'P'} />
                 <section>
                     <h2 className="mb-2 text-xl font-bold">Repair</h2>
                     {repairs.map((repair) => (
-                        <p key={repair.id} className="mb-2 border-l-2 border-line pl-3 break-words">
-                            <span className="text-sm text-soft">{clock(repair.at)} {repair.by}</span>
-                            <br />
-                            {String(repair.payload.text)} {repair.payload.materials ? `Materials: ${String(repair.payload.materials)}.` : ''} {repair.payload.minutes ? `${String(repair.payload.minutes)} min.` : ''}
-                        </p>
+                        <Line key={repair.id} callId={callId} line={repair} />
                     ))}
                     <form
                         className="space-y-3"
@@ -96,9 +94,7 @@ export function PutRight({ detail }: { detail: Detail }) {
                         <h2 className="mb-1 text-xl font-bold">Prove it</h2>
                         <p className="mb-2 text-soft">A repair without its after-reading is unproved. Bring the house back to the state of the test, dead tests first, then live.</p>
                         <ul className="divide-y divide-line border-y border-line">
-                            {toRepeat.map((reading) => {
-                                const after = proved(reading);
-                                return (
+                            {toRepeat.map(({ reading, after }) => (
                                     <li key={reading.id} className="flex flex-wrap items-center justify-between gap-3 py-2">
                                         <span className="min-w-0 flex-1 break-words">
                                             {reading.where}: failed with <span className="font-mono font-bold">{reading.raw}</span>
@@ -115,10 +111,9 @@ export function PutRight({ detail }: { detail: Detail }) {
                                             </Button>
                                         )}
                                     </li>
-                                );
-                            })}
+                            ))}
                         </ul>
-                        {failed.length === 0 && <p>No reading failed before the repair. Repeat the test that showed the fault to the customer, and say so in the advice.</p>}
+                        {toRepeat.length === 0 && <p>No reading failed before the repair. Repeat the test that showed the fault to the customer, and say so in the advice.</p>}
                     </section>
                 )}
                 {repairs.length > 0 && <TryAgain detail={detail} />}

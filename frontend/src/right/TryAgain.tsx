@@ -3,19 +3,17 @@ import type { Detail } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, clock, Mark, Refused } from '../ui/parts';
 
-/** What stands for a symptom where nobody complains. */
-const INSPECTION = 'none';
-
 /** The complaint tried again after a repair: what is left brings it back, and the ranking looks for a second fault. */
 export function TryAgain({ detail }: { detail: Detail }) {
     const observe = useObserve(detail.call.id);
-    const tries = detail.observations.filter((each) => each.kind === 'tried');
-    const symptoms = detail.observations.filter((each) => each.kind === 'told' && each.payload.symptom);
-    const told = symptoms.map((each) => String(each.payload.text));
+    const standing = new Set(detail.record.filter((line) => line.withdrawn === null).map((line) => line.id));
+    const tries = detail.observations.filter((each) => each.kind === 'tried' && standing.has(each.id));
+    const told = detail.record.filter((line) => line.kind === 'told' && line.withdrawn === null).map((line) => line.words);
     const last = tries.at(-1);
     const store = (outcome: 'gone' | 'there') => observe.mutate({ kind: 'tried', payload: { outcome } });
-    const isAsked = symptoms.length > 0 ? symptoms.some((each) => each.payload.symptom !== INSPECTION) : detail.call.visit !== 'inspection';
-    if (!isAsked) return null;
+    if (!detail.canTry) {
+        return null;
+    }
     return (
         <section aria-label="Try the complaint again">
             <h2 className="mb-1 text-xl font-bold">Try the complaint again</h2>

@@ -1,23 +1,32 @@
 import type { Detail } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, Refused } from '../ui/parts';
+import { say } from '../words';
 
-/** Everything done to the house for the time being, each with the way back; energising waits for lifted conductors and links. */
+type Entry = Detail['ledger'][number];
+
+const back = (entry: Entry) => ({ operation: entry.backOperation, subject: entry.subject, value: entry.backValue });
+
+/** Everything done to the house for the time being, each with the way back; conductors and links go back together where there are many. */
 export function Ledger({ detail }: { detail: Detail }) {
     const observe = useObserve(detail.call.id);
-    const back = (entry: Detail['ledger'][number]) => {
-        observe.mutate({ kind: 'done', payload: { changes: [{ operation: entry.backOperation, subject: entry.subject, value: entry.backValue }] } });
-    };
+    const undo = (entries: Entry[]) => observe.mutate({ kind: 'done', payload: { changes: entries.map(back) } });
+    const joints = detail.ledger.filter((entry) => entry.backOperation === 'refit' || entry.backOperation === 'unlink');
     return (
-        <section>
-            <h2 className="mb-1 font-bold">For the time being</h2>
-            {detail.ledger.length === 0 && <p className="text-soft">The house is as it was found.</p>}
+        <section aria-label={say('ledger.title')}>
+            <h2 className="mb-1 font-bold">{say('ledger.title')}</h2>
+            {detail.ledger.length === 0 && <p className="text-soft">{say('ledger.none')}</p>}
+            {joints.length > 1 && (
+                <Button disabled={observe.isPending} onClick={() => undo(joints)}>
+                    {say('ledger.all', { count: joints.length })}
+                </Button>
+            )}
             <ul className="divide-y divide-line">
                 {detail.ledger.map((entry) => (
                     <li key={entry.operation + entry.subject + entry.value} className="flex items-center justify-between gap-2 py-1">
                         <span className="min-w-0 break-words">{entry.words}</span>
-                        <Button look="quiet" disabled={observe.isPending} onClick={() => back(entry)}>
-                            Back
+                        <Button look="quiet" disabled={observe.isPending} onClick={() => undo([entry])}>
+                            {say('ledger.back')}
                         </Button>
                     </li>
                 ))}

@@ -41,8 +41,8 @@ export function Scope({ places, place, onPlace, level, onLevel, scope }: Props) 
                     <div>
                         <h3 className="font-bold">Open and lock</h3>
                         <ul>
-                            {scope.off.map((words) => (
-                                <li key={words}>{words}</li>
+                            {scope.off.map((device) => (
+                                <li key={device.id}>{device.name}</li>
                             ))}
                         </ul>
                     </div>

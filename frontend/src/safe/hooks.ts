@@ -16,3 +16,8 @@ export function useScope(callId: string, place: string, level: Level) {
 export function useWayBack(callId: string) {
     return useQuery({ queryKey: ['call', callId, 'way-back'], queryFn: () => got(api.GET('/api/calls/{id}/way-back', { params: { path: { id: callId } } })), placeholderData: (old) => old });
 }
+
+/** What may be feeding the voltage that stopped the isolation. */
+export function useFeeding(callId: string, enabled: boolean) {
+    return useQuery({ queryKey: ['call', callId, 'feeding'], queryFn: () => got(api.GET('/api/calls/{id}/feeding', { params: { path: { id: callId } } })), enabled, retry: false });
+}

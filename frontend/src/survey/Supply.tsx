@@ -1,5 +1,4 @@
 import type { Schemas } from '../api/client';
-import { percent } from '../ui/parts';
 import type { Act, Sheet } from './sheet';
 
 /** How the house is earthed, from what is seen: ticks that may end in "ambiguous: verify". */
@@ -28,7 +27,7 @@ export function Supply({ sheet, lists, drawn, act }: { sheet: Sheet; lists: Sche
                         const taken = sheet.system === each.arrangement || (sheet.system === '' && each === likeliest);
                         return (
                             <button key={each.arrangement} type="button" role="radio" aria-checked={taken} className={`min-h-11 border px-3 ${taken ? 'border-ink bg-ink font-bold text-paper' : 'border-line bg-sheet'}`} onClick={() => act({ do: 'set', change: { system: sheet.system === each.arrangement ? '' : each.arrangement } })}>
-                                {each.arrangement} <span className="font-mono">{percent(each.probability)}</span> %
+                                {each.arrangement} <span className="font-mono">{each.shown}</span>
                             </button>
                         );
                     })}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { keep } from '../ui/storage';
 import { CHOICES, type Ways } from './practice';
 
 const KEY = 'yellow-probe.not-to-hand';
@@ -13,7 +14,7 @@ export function useNotToHand(): [string[], (family: string) => void] {
         missing,
         (family) => {
             const now = missing.includes(family) ? missing.filter((each) => each !== family) : [...missing, family];
-            localStorage.setItem(KEY, JSON.stringify(now));
+            keep(KEY, JSON.stringify(now));
             set(now);
         },
     ];

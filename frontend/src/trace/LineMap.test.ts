@@ -41,6 +41,8 @@ function map(live: Record<string, string>): MapData {
         findings: [],
         watches: [],
         links: [],
+        levers: [],
+        boards: [],
         colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
     };
 }

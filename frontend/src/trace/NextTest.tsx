@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { Button, percent } from '../ui/parts';
+import { Button } from '../ui/parts';
 
 type Test = Schemas['NextTestView'];
 
 /** The test worth most per minute from the state the house is in, with its price, danger and what each outcome would mean. */
-export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; mainOn: boolean; busy: boolean; onSetUp: (test: Test, forced?: string[]) => void }) {
+export function NextTest({ next, callId, busy, onSetUp }: { next: Schemas['AdviceView']; callId: string; busy: boolean; onSetUp: (test: Test, forced?: string[]) => void }) {
     const [best, ...others] = next.tests;
     const advice = next.advice === 'test' ? null : (
         <div className="border-l-8 border-ink pl-3">
@@ -23,9 +23,8 @@ export function NextTest({ next, callId, mainOn, busy, onSetUp }: { next: Schema
             )}
         </div>
     );
-    const needsDead = (test: Test) => mainOn && test.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off');
     const setUp = (test: Test, look: 'next' | 'plain', forced?: string[]) =>
-        needsDead(test) ? (
+        test.needsIsolation ? (
             <Link className={`inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold ${look === 'next' ? 'bg-probe text-[#16243b]' : ''}`} to={`/calls/${callId}/make-safe`}>
                 Make safe first
             </Link>
@@ -128,7 +127,7 @@ export function Outcomes({ outcomes }: { outcomes: Schemas['OutcomeView'][] }) {
                 <div key={outcome.shows} className="grid grid-cols-[6.5rem_1fr] gap-x-3">
                     <dt className="font-mono font-bold">{outcome.shows}</dt>
                     <dd>
-                        {outcome.cause} <span className="whitespace-nowrap text-soft">({percent(outcome.probability)} %)</span>
+                        {outcome.cause} <span className="whitespace-nowrap text-soft">({outcome.shown})</span>
                     </dd>
                 </div>
             ))}

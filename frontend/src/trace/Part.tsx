@@ -19,7 +19,7 @@ export function Part({ callId, changes, onParted, onClose }: Props) {
     const first = changes.filter((change) => change.clampFirst !== null);
     const [raws, setRaws] = useState<Record<string, string>>({});
     const [reason, setReason] = useState('');
-    const done = (notClamped?: string) => ({ kind: 'done', payload: { changes: changes.map(({ operation, subject, value }) => ({ operation, subject, value })), ...(notClamped === undefined ? {} : { notClamped }) } });
+    const done = (notClamped?: string) => ({ kind: 'done' as const, payload: { changes: changes.map(({ operation, subject, value }) => ({ operation, subject, value })), ...(notClamped === undefined ? {} : { notClamped }) } });
     const clamped = async () => {
         for (const change of first) {
             await observe.mutateAsync({ kind: 'measured', payload: { instrument: 'clamp', raw: raws[change.subject] ?? '', connection: { terminals: [], around: [`+${change.clampFirst}`] } } });

@@ -17,10 +17,12 @@ interface Props {
     callId: string;
     /** What this house should read for the next lead on a terminal, while another is held. */
     reach: Record<string, string> | undefined;
+    /** In a run the leads are where the run has them. */
+    isFixed: boolean;
 }
 
 /** What can be touched at the point chosen on the map: its terminals, or the conductors a clamp goes around. */
-export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onTwoStates, callId, reach }: Props) {
+export function PointPanel({ map, selection, instrument, probes, onPut, onClamp, onTwoStates, callId, reach, isFixed }: Props) {
     const observe = useObserve(callId);
     const way = map.ways.find((each) => each.circuit === selection?.id && selection.kind === 'way');
     const stop = map.ways.flatMap((each) => each.stops).find((each) => each.part === selection?.id && selection.kind === 'stop');
@@ -38,12 +40,13 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const [open, setOpen] = useState(false);
     const controls = (stop ?? way)?.controls ?? [];
     const moved = controls.filter((control) => control.value === 'lift' || control.value === 'out' || control.value === 'heater').length;
-    const linkable = !map.mainOn && probes.length >= 2 && probes[0] && probes[1] ? ([probes[0].terminal, probes[1].terminal] as const) : null;
+    const isDead = (terminal: string) => (map.live as Record<string, string>)[terminal] === 'expected-dead';
+    const linkable = probes[0] && probes[1] && isDead(probes[0].terminal) && isDead(probes[1].terminal) ? ([probes[0].terminal, probes[1].terminal] as const) : null;
     return (
         <div className="flex min-h-14 shrink-0 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
             {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
             {/* Room for what the lead would show is kept from the start: a terminal must not move from under the finger when it arrives. */}
-            {instrument.leads.length > 0 &&
+            {!isFixed && instrument.leads.length > 0 &&
                 touched.map((terminal) => {
                     const on = probes.find((probe) => probe.terminal === terminal.id);
                     return (
@@ -58,12 +61,12 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                         </button>
                     );
                 })}
-            {conductors.length > 0 && (
+            {!isFixed && conductors.length > 0 && (
                 <Button look="quiet" className="px-2" aria-expanded={joints} onClick={() => setJoints(!joints)}>
                     Across a joint
                 </Button>
             )}
-            {(stop || way) &&
+            {!isFixed && (stop || way) &&
                 clamps.map((clamp) => (
                     <button key={clamp.words} type="button" onClick={() => onClamp(clamp.around)} className="min-h-11 rounded-sm border border-ink bg-sheet px-2.5">
                         {clamp.words}

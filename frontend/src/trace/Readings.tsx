@@ -1,8 +1,11 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { Menu, MenuButton, MenuItems } from '@headlessui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve, type Connection } from '../api/hooks';
-import { Button, clock, inputLook, Mark, Modal, Refused, useDraft } from '../ui/parts';
+import { Amend } from '../record/Amend';
+import { Item } from '../record/Line';
+import { clock, Mark, Refused } from '../ui/parts';
+import { say } from '../words';
 
 type Reading = Schemas['ReadingView'];
 
@@ -52,74 +55,22 @@ export function Readings({ callId, readings, here, onAgain }: { callId: string; 
                                 {reading.afterRepair ? ', after the repair' : ''}
                             </p>
                         </div>
-                        <Menu>
+                        {reading.withdrawn === null && !reading.ofIsolation && <Menu>
                             <MenuButton className="size-11 self-start border border-line font-bold" aria-label={`What to do with the reading ${reading.raw}`}>
                                 ⋯
                             </MenuButton>
                             <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
                                 {onAgain && reading.placed && <Item act={() => onAgain(reading)}>Its leads on the map, and the way of its current</Item>}
-                                <Item act={() => setOpen({ act: 'corrected', reading })}>Correct it, beside the original</Item>
-                                {reading.doubted === null && <Item act={() => setOpen({ act: 'doubted', reading })}>Doubt it: let it count for less</Item>}
-                                <Item act={() => setOpen({ act: 'withdrawn', reading })}>Withdraw it, with a reason</Item>
+                                <Item act={() => setOpen({ act: 'corrected', reading })}>{say('amend.correct-it')}</Item>
+                                {reading.doubted === null && <Item act={() => setOpen({ act: 'doubted', reading })}>{say('amend.doubt-it')}</Item>}
+                                <Item act={() => setOpen({ act: 'withdrawn', reading })}>{say('amend.withdraw-it')}</Item>
                                 {!reading.placed && here && <Item act={() => observe.mutate({ kind: 'placed', payload: { observation: reading.id, connection: here } })}>Place it where the probes are now</Item>}
                             </MenuItems>
-                        </Menu>
+                        </Menu>}
                     </li>
                 ))}
             </ol>
-            {open && <Amend key={open.reading.id + open.act} callId={callId} {...open} onClose={() => setOpen(null)} />}
+            {open && <Amend key={open.reading.id + open.act} callId={callId} id={open.reading.id} words={`${open.reading.original}, ${open.reading.where}`} raw={open.reading.raw} act={open.act} onClose={() => setOpen(null)} />}
         </section>
-    );
-}
-
-function Item({ act, children }: { act: () => void; children: string }) {
-    return (
-        <MenuItem>
-            <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={act}>
-                {children}
-            </button>
-        </MenuItem>
-    );
-}
-
-const AMENDING = {
-    corrected: { title: 'Correct a reading', store: 'Store the correction' },
-    withdrawn: { title: 'Withdraw a reading', store: 'Withdraw it' },
-    doubted: { title: 'Doubt a reading', store: 'Let it count for less' },
-};
-
-function Amend({ callId, act, reading, onClose }: { callId: string; act: 'corrected' | 'withdrawn' | 'doubted'; reading: Reading; onClose: () => void }) {
-    const observe = useObserve(callId);
-    const [raw, setRaw] = useState(reading.raw);
-    const [reason, setReason] = useDraft(`${callId}.amend`);
-    return (
-        <Modal open onClose={onClose} title={AMENDING[act].title}>
-            <form
-                className="space-y-3"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    observe.mutate({ kind: act, payload: { observation: reading.id, reason, ...(act === 'corrected' ? { raw } : {}) } }, {
-                        onSuccess: () => {
-                            setReason('');
-                            onClose();
-                        },
-                    });
-                }}
-            >
-                <p className="text-soft">The first reading, {reading.original}, stays on the record.</p>
-                {act === 'corrected' && (
-                    <label className="block font-bold">
-                        It should be
-                        <input className={`${inputLook} mt-1 font-mono`} required value={raw} onChange={(event) => setRaw(event.target.value)} />
-                    </label>
-                )}
-                <label className="block font-bold">
-                    Reason
-                    <input className={`${inputLook} mt-1 font-normal`} required maxLength={300} value={reason} onChange={(event) => setReason(event.target.value)} />
-                </label>
-                <Refused error={observe.error} />
-                <Button type="submit" disabled={observe.isPending}>{AMENDING[act].store}</Button>
-            </form>
-        </Modal>
     );
 }

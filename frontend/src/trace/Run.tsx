@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Button, Mark, Modal, Refused, Waiting } from '../ui/parts';
+import { say } from '../words';
 import { useRuns } from './runs';
 
 type Member = Schemas['SeriesMemberView'];
@@ -9,9 +10,11 @@ type Member = Schemas['SeriesMemberView'];
 interface Props {
     run: Schemas['SeriesView'];
     at: number;
-    busy: boolean;
+    /** Members whose reading was handed over and is not in the run yet. */
+    taken: ReadonlySet<string>;
+    /** What has to be done before the member can be read. */
+    need: 'nothing' | 'changes' | 'unknown';
     callId: string;
-    mainOn: boolean;
     onGo: (at: number) => void;
     /** The person has done what the state of a member asks for. */
     onSetUp: (member: Member) => void;
@@ -19,8 +22,8 @@ interface Props {
 }
 
 /** A run of readings from point to point: how far it has come, how it spreads, what stands out. */
-export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }: Props) {
-    const done = run.members.filter((member) => member.raw !== null).length;
+export function RunStrip({ run, at, taken, need, callId, onGo, onSetUp, onEnd }: Props) {
+    const done = run.members.filter((member) => member.raw !== null || taken.has(member.id)).length;
     const member = run.members[at];
     const out = run.members.filter((each) => each.outlier);
     return (
@@ -32,10 +35,10 @@ export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }
                 <span className="text-sm">
                     <span className="font-mono font-bold">{done}</span> of {run.members.length}
                 </span>
-                <Button look="quiet" disabled={busy} onClick={() => onGo((at + run.members.length - 1) % run.members.length)}>
+                <Button look="quiet" onClick={() => onGo((at + run.members.length - 1) % run.members.length)}>
                     Back
                 </Button>
-                <Button look="quiet" disabled={busy} onClick={() => onGo((at + 1) % run.members.length)}>
+                <Button look="quiet" onClick={() => onGo((at + 1) % run.members.length)}>
                     Next
                 </Button>
                 <Button look="quiet" onClick={onEnd}>
@@ -44,20 +47,19 @@ export function RunStrip({ run, at, busy, callId, mainOn, onGo, onSetUp, onEnd }
             </div>
             {run.hazard !== '' && <p className="text-sm font-bold">▲ {run.hazard}</p>}
             <Plot members={run.members} at={at} onGo={onGo} />
-            {member && member.changes.length > 0 && (
+            {member && need === 'unknown' && <p className="text-sm text-soft" role="status">{say('run.weighing')}</p>}
+            {member && need === 'changes' && (
                 <div className="my-1 flex flex-wrap items-center gap-3 border-l-4 border-ink pl-3 text-sm">
                     <span className="min-w-40 flex-1">
                         First: {member.steps.slice(0, 6).join(', ')}
                         {member.steps.length > 6 ? ` and ${member.steps.length - 6} more` : ''}.
                     </span>
-                    {mainOn && member.changes.some((change) => change.operation === 'set' && change.subject === 'main' && change.value === 'off') ? (
+                    {member.needsIsolation ? (
                         <Link className="inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold" to={`/calls/${callId}/make-safe`}>
                             Make safe first
                         </Link>
                     ) : (
-                        <Button disabled={busy} onClick={() => onSetUp(member)}>
-                            Done so
-                        </Button>
+                        <Button onClick={() => onSetUp(member)}>Done so</Button>
                     )}
                 </div>
             )}

@@ -2,27 +2,29 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, Modal, Refused } from '../ui/parts';
+import { say } from '../words';
 import { Choice } from './Choice';
 import { Here } from './Here';
 
-const SWITCHES = [
-    { value: 'on', words: 'on' },
-    { value: 'off', words: 'off' },
+type Operation = Schemas['Act']['operation'];
+
+const LEVER = [
+    { value: 'on', words: say('levers.on') },
+    { value: 'off', words: say('levers.off') },
 ];
-const LOADS = [...SWITCHES, { value: 'out', words: 'out' }];
+const LOADS = [...LEVER, { value: 'out', words: 'out' }];
 
 /** Everything that can be switched, unplugged or lifted, as it stands; each act is an observation with its time. */
 export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; callId: string; onClose: () => void }) {
     const observe = useObserve(callId);
-    const act = (operation: string, subject: string, value: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation, subject, value }] } });
+    const act = (operation: Operation, subject: string, value: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation, subject, value }] } });
     return (
         <Modal open onClose={onClose} title="State of the house">
             <p className="mb-3 text-soft">Tap what you have done. Every reading keeps the state it was taken in. What is at one point is also below the map when you tap that point.</p>
             <Refused error={observe.error} />
             <Group title="Board">
-                {map.main && <Choice name="Main switch" value={map.mainOn ? 'on' : 'off'} options={SWITCHES} onPick={(value) => act('set', map.main ?? '', value)} caution={map.mainOn ? 'Before you open it: warn the people, make safe.' : 'Before you close it: nothing lifted, no links, people told.'} />}
-                {map.ways.map((way) => (
-                    <Choice key={way.circuit} name={way.name} value={way.on ? 'on' : 'off'} options={SWITCHES} onPick={(value) => act('set', way.device, value)} />
+                {map.levers.map((lever) => (
+                    <Lever key={lever.device} lever={lever} onSet={(value) => act('set', lever.device, value)} onTripped={() => observe.mutate({ kind: 'measured', payload: { instrument: 'device-watch', raw: 'trips', connection: { terminals: [], around: lever.watch } } })} />
                 ))}
             </Group>
             <Group title="Wall switches">
@@ -49,6 +51,21 @@ export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; 
                 </Group>
             )}
         </Modal>
+    );
+}
+
+/** A device with a lever: switched by hand, opened by itself, or locked by somebody. */
+function Lever({ lever, onSet, onTripped }: { lever: Schemas['LeverView']; onSet: (value: string) => void; onTripped: () => void }) {
+    const caution = lever.isMain ? say(lever.on ? 'levers.before-off' : 'levers.before-on') : undefined;
+    return (
+        <div className="border-b border-line pb-1 last:border-0">
+            <Choice name={lever.name} value={lever.on ? 'on' : 'off'} options={LEVER} onPick={onSet} caution={lever.locked === null ? caution : say('levers.locked', { keeper: lever.locked })} />
+            {lever.on && lever.watch.length > 0 && (
+                <Button look="quiet" className="px-0 text-sm" aria-label={`${lever.name}: ${say('levers.tripped')}`} onClick={onTripped}>
+                    {say('levers.tripped')}
+                </Button>
+            )}
+        </div>
     );
 }
 

@@ -1,7 +1,7 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Button, percent } from '../ui/parts';
+import { Button } from '../ui/parts';
 
 /** What still fits, likeliest first, with what speaks for and against it and how far it moved with the last reading. */
 export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['RankingView']; onAccept: (suspect: Schemas['SuspectView']) => void; onLook: (places: string[]) => void }) {
@@ -17,10 +17,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                     <li key={suspect.id} className="py-3">
                         <Disclosure defaultOpen={suspect.id === leading}>
                             <DisclosureButton className="grid w-full grid-cols-[4rem_1fr] text-left" onClick={() => onLook(suspect.places)}>
-                                <span className="font-mono text-xl font-bold whitespace-nowrap">
-                                    {percent(suspect.probability)}
-                                    <span className="text-xs font-normal">%</span>
-                                </span>
+                                <span className="font-mono text-lg leading-tight font-bold">{suspect.shown}</span>
                                 <span className="min-w-0">
                                     <span className="font-bold">{suspect.title}</span> <Moved by={suspect.probability - (before.get(suspect.id) ?? suspect.probability)} />
                                     {suspect.atTimes >= 0.3 && <span className="text-soft"> {suspect.atTimes >= 0.7 ? 'comes and goes' : 'may come and go'}</span>}

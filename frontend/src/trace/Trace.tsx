@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { api, got, type Detail, type Schemas } from '../api/client';
-import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePending, usePrediction, usePrepared, useRanking, type Connection } from '../api/hooks';
+import type { Detail, Schemas } from '../api/client';
+import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePending, usePrediction, usePrepared, useRanking, useSend, type Connection } from '../api/hooks';
+import * as outbox from '../outbox/outbox';
 import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { useKeys } from '../ui/keys';
@@ -23,8 +24,9 @@ import { PointPanel } from './PointPanel';
 import { Preparing } from './Preparing';
 import { Readings } from './Readings';
 import { ChooseRun, RunStrip } from './Run';
-import { nextOpen, useReach, useRun } from './runs';
-import { withPending, withState } from './standing';
+import { useReach } from './runs';
+import { printOf, switching, withPending, withState } from './standing';
+import { useRunning } from './running';
 import { StatePanel } from './StatePanel';
 import { Suspects } from './Suspects';
 import { useSetUp } from './setup';
@@ -32,7 +34,7 @@ import { useSetUp } from './setup';
 type Pane = 'map' | 'causes' | 'readings';
 
 /** A test with the state it asks for. */
-type Asked = Pick<Schemas['NextTestView'], 'instrument' | 'terminals' | 'around' | 'changes'> & { forced?: string[] };
+type Asked = Pick<Schemas['NextTestView'], 'id' | 'instrument' | 'terminals' | 'around' | 'changes'> & { forced?: string[] };
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -44,24 +46,34 @@ export function Trace({ detail }: { detail: Detail }) {
     const fetched = useMap(callId, hasHouse && isRanked);
     // What was switched shows at once: the call brings its state, the map follows with what may be live.
     const pending = usePending();
-    const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, withPending(detail.state, pending.filter((each) => each.callId === callId))), [fetched.data, detail.state, pending, callId]) };
+    const mine = useMemo(() => pending.filter((each) => each.callId === callId && !each.refused), [pending, callId]);
+    const main = fetched.data?.main ?? null;
+    const standing = useMemo(() => withPending(detail.state, mine, main), [detail.state, mine, main]);
+    const state = useMemo(() => printOf(standing), [standing]);
+    const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, standing), [fetched.data, standing]) };
+    const after = switching(mine).at(-1)?.id ?? (detail.last === '' ? undefined : detail.last);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
     // In a run the order of the tests is settled: weighing others waits, so that each reading is answered at once.
     const [series, setSeries] = useDraft(`${callId}.run`);
     const observe = useObserve(callId);
-    const [setUp, change] = useSetUp(callId);
+    const send = useSend(callId);
+    const [refusal, setRefusal] = useState<unknown>(null);
+    const [byHand, change] = useSetUp(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
     const [pane, setPane] = useState<Pane>('map');
     const [stateOpen, setStateOpen] = useState(false);
     const [choosing, setChoosing] = useState<string | null>(null);
     const [parting, setParting] = useState<Asked | null>(null);
-    const [at, setAt] = useState(0);
     const [zoom, setZoom] = useState(1);
     const scroller = useRef<HTMLDivElement>(null);
-    const run = useRun(callId, series);
     const client = useQueryClient();
+    const running = useRunning({ callId, series, state, hash: detail.state.hash, isSettled: switching(mine).length === 0, refused: pending.filter((each) => each.refused) });
+    const { run, member } = running;
+    // In a run its member says where the leads are; out of it they are where they were put.
+    const setUp = useMemo(() => (member ? { ...byHand, instrument: member.instrument, terminals: member.terminals, around: member.around } : byHand), [member, byHand]);
+    const test = member ? member.id : byHand.test?.state === state ? byHand.test.id : null;
     const [accepting, setAccepting] = useState<Schemas['SuspectView'] | null>(null);
     const [looked, setLooked] = useState<string[] | null>(null);
 
@@ -98,7 +110,7 @@ export function Trace({ detail }: { detail: Detail }) {
     // The slowest comes last: it must not hold up what the page is waiting for.
     const odd = useContradictions(callId, hasHouse && series === '' && switched && !isAboutToRead && !ranking.isFetching && !next.isFetching);
     const loop = useMemo(() => new Set(prediction.data?.loop ?? []), [prediction.data]);
-    const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.complete && !proof.lapsed).map((proof) => [stopPlace(map.data, proof.place), clock(proof.at)])), [detail.proofs, map.data]);
+    const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.stands).map((proof) => [proof.place, clock(proof.at)])), [detail.proofs]);
 
     const bigger = (by: number) => setZoom(ZOOMS[Math.min(Math.max(ZOOMS.indexOf(zoom) + by, 0), ZOOMS.length - 1)] ?? 1);
     useKeys({
@@ -124,7 +136,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     )}
                 </div>
                 {instrument && !hasHouse && (
-                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} last={detail.readings.at(-1)} forced={setUp.forced} onForced={(forced) => change({ forced })} />
+                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} readings={detail.readings} state={state} test={null} after={after} forced={setUp.forced} onForced={(forced) => change({ forced })} />
                 )}
                 <div className="mx-auto max-w-3xl p-4">
                     <Readings callId={callId} readings={detail.readings} here={null} />
@@ -144,45 +156,40 @@ export function Trace({ detail }: { detail: Detail }) {
             change({ terminals });
         }
     };
-    const setUpTest = (test: Asked) => {
-        const then = () => {
-            change({ instrument: test.instrument, terminals: test.terminals, around: test.around, ...(test.forced ? { forced: test.forced } : {}) });
-            setPane('map');
-        };
-        if (test.changes.length === 0) {
-            then();
-        } else if (test.changes.some((change) => change.clampFirst !== null)) {
-            setParting(test);
+    // Set up at once, without waiting for the server: nothing typed meanwhile belongs to what was in hand before. Refused, the leads come off.
+    const setUpTest = (asked: Asked) => {
+        if (asked.changes.some((each) => each.clampFirst !== null)) {
+            setParting(asked);
+            return;
+        }
+        setRefusal(null);
+        const changes = asked.changes.map(({ operation, subject, value }) => ({ operation, subject, value }));
+        const stands = printOf(withPending(standing, changes.length === 0 ? [] : [{ kind: 'done', payload: { changes } }], main));
+        if (changes.length > 0) {
+            send({ kind: 'done', payload: { changes } }, (error, entry) => {
+                outbox.remove(entry);
+                setRefusal(error);
+                running.undo();
+                change({ terminals: [], around: [] });
+            });
+        }
+        if (member && member.id === asked.id) {
+            running.prepared(stands);
         } else {
-            observe.mutate({ kind: 'done', payload: { changes: test.changes.map(({ operation, subject, value }) => ({ operation, subject, value })) } }, { onSuccess: then });
+            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: { id: asked.id, state: stands }, ...(asked.forced ? { forced: asked.forced } : {}) });
         }
+        setPane('map');
     };
-    const go = (to: number, members = run.data?.members ?? []) => {
-        const member = members[to];
-        if (member) {
-            setAt(to);
-            // What has to be switched or lifted first is asked, never taken as done.
-            if (member.changes.length === 0) {
-                setUpTest(member);
-            }
-        }
-    };
-    const fetchRun = (id: string) => client.fetchQuery({ queryKey: ['call', callId, 'run', id], queryFn: () => got(api.GET('/api/calls/{id}/run', { params: { path: { id: callId }, query: { series: id } } })), staleTime: 0 });
     const begin = (id: string) => {
         setSeries(id);
         setChoosing(null);
-        void fetchRun(id).then((begun) => go(Math.max(0, nextOpen(begun.members, -1)), begun.members));
+        setPane('map');
     };
-    // A reading stored moves a run on to the next point that is still open.
-    const advance = () => {
-        if (series !== '') {
-            void fetchRun(series).then((now) => {
-                const to = nextOpen(now.members, at);
-                if (to !== -1) {
-                    go(to, now.members);
-                }
-            });
+    const end = () => {
+        if (member) {
+            change({ instrument: member.instrument, terminals: member.terminals, around: member.around });
         }
+        setSeries('');
     };
     const find = (wanted: Selection) => {
         setSelected(wanted);
@@ -210,15 +217,33 @@ export function Trace({ detail }: { detail: Detail }) {
                 <div ref={scroller} className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-48 lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
                     <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} onSwitch={(part, position) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } })} zoom={zoom} />
                 </div>
-                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} reach={reach.data?.shown as Record<string, string> | undefined} />
-                {series !== '' && run.data && <RunStrip run={run.data} at={at} busy={observe.isPending} callId={callId} mainOn={map.data.mainOn} onGo={go} onSetUp={setUpTest} onEnd={() => setSeries('')} />}
-                <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={connection} words={words} prediction={prediction} last={detail.readings.at(-1)} onStored={advance} onLift={() => change({ terminals: [], around: [] })} known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined} inRun={series !== ''} forced={setUp.forced} onForced={(forced) => change({ forced })} />
+                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} isFixed={member !== null} reach={reach.data?.shown as Record<string, string> | undefined} />
+                {run && <RunStrip run={run} at={running.at} taken={running.taken} need={running.need} callId={callId} onGo={running.go} onSetUp={setUpTest} onEnd={end} />}
+                <Meter
+                    callId={callId}
+                    instruments={instruments.data ?? []}
+                    instrument={instrument}
+                    onInstrument={(slug) => change({ instrument: slug })}
+                    connection={connection}
+                    words={words}
+                    prediction={prediction}
+                    readings={detail.readings}
+                    state={state}
+                    test={test}
+                    after={after}
+                    onStored={running.stored}
+                    onLift={() => change({ terminals: [], around: [] })}
+                    known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined}
+                    run={member ? { where: member.words, isReady: running.isReady } : null}
+                    forced={setUp.forced}
+                    onForced={(forced) => change({ forced })}
+                />
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
-                    <Refused error={observe.error ?? ranking.error ?? next.error} />
+                    <Refused error={refusal ?? observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} mainOn={map.data.mainOn} busy={observe.isPending} onSetUp={(test, forced = []) => setUpTest({ ...test, forced })} /> : <Waiting what="Weighing every test of the catalogue" />}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} busy={observe.isPending} onSetUp={(asked, forced = []) => setUpTest({ ...asked, forced })} /> : <Waiting what="Weighing every test of the catalogue" />}
                     {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {columns && ranking.isFetching && <Preparing columns={columns} />}
@@ -269,9 +294,4 @@ function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string>
 function clampWords(map: Schemas['MapView'], around: string[]): string {
     const key = around.join(' ');
     return [...map.deviceClamps, ...map.watches, ...map.ways.flatMap((way) => way.clamps)].find((clamp) => clamp.around.join(' ') === key)?.words ?? 'these conductors';
-}
-
-/** The place id of the stop with this name; the board for anything else. */
-function stopPlace(map: Schemas['MapView'] | undefined, name: string): string {
-    return map?.ways.flatMap((way) => way.stops).find((stop) => stop.name === name)?.place ?? 'board';
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Practice } from '../api/hooks';
+import { keep } from '../ui/storage';
 
 const KEY = 'yellow-probe.practice';
 
@@ -20,7 +21,7 @@ export function useWays(): [Ways, <Way extends keyof Ways>(way: Way, choice: Way
         ways,
         (way, choice) => {
             const now = { ...ways, [way]: choice };
-            localStorage.setItem(KEY, JSON.stringify(now));
+            keep(KEY, JSON.stringify(now));
             set(now);
         },
     ];

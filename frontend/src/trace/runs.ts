@@ -1,6 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, got, type Schemas } from '../api/client';
 
+type Member = Schemas['SeriesMemberView'];
+type Change = Pick<Schemas['LedgerEntry'], 'operation' | 'subject' | 'value'>;
+
 /** With one lead held, what the other should show anywhere else: one request for all moves of it. */
 export function useReach(callId: string, instrument: string, held: string | undefined, stateKey: string) {
     return useQuery({
@@ -21,12 +24,36 @@ export function useRun(callId: string, series: string) {
 }
 
 /** The first reading of a run that is still to be taken after a given one, going round; -1 when all are taken. */
-export function nextOpen(members: Schemas['SeriesMemberView'][], after: number): number {
+export function nextOpen(members: Member[], after: number, taken: ReadonlySet<string> = new Set()): number {
     for (let step = 1; step <= members.length; ++step) {
         const at = (after + step) % members.length;
-        if (members[at]?.raw === null) {
+        const member = members[at];
+        if (member && member.raw === null && !taken.has(member.id)) {
             return at;
         }
     }
     return -1;
+}
+
+/** What was confirmed as done for a member: from which state of the house, and what it stood like then. */
+export interface Prepared {
+    from: string;
+    print: string;
+    changes: Change[];
+}
+
+/**
+ * What has to be done before a member can be read: nothing, its changes, or not known until the server has weighed the house
+ * as it stands now. The changes of a run begin from the state with its hash, and mean nothing from any other.
+ */
+export function need(member: Member, stateHash: string, now: { hash: string; print: string; isSettled: boolean }, prepared: Prepared | null): 'nothing' | 'changes' | 'unknown' {
+    if (now.isSettled && now.hash === stateHash) {
+        return member.changes.length === 0 ? 'nothing' : 'changes';
+    }
+    const isSame = prepared !== null && prepared.from === stateHash && prepared.print === now.print && print(prepared.changes) === print(member.changes);
+    return isSame ? 'nothing' : 'unknown';
+}
+
+function print(changes: Change[]): string {
+    return JSON.stringify(changes.map(({ operation, subject, value }) => [operation, subject, value]).sort());
 }

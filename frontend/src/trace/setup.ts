@@ -7,9 +7,11 @@ export interface SetUp {
     around: string[];
     /** What is done meanwhile to bring out what comes and goes; it stays for the next reading. */
     forced: string[];
+    /** The test of the catalogue that it was set up for, and the state of the house then; null once tester or leads were chosen by hand. */
+    test: { id: string; state: string } | null;
 }
 
-const EMPTY: SetUp = { instrument: 'plug-in-tester', terminals: [], around: [], forced: [] };
+const EMPTY: SetUp = { instrument: 'plug-in-tester', terminals: [], around: [], forced: [], test: null };
 
 export function setUpKey(callId: string): string {
     return `yellow-probe.setup.${callId}`;
@@ -28,7 +30,8 @@ export function useSetUp(callId: string): [SetUp, (change: Partial<SetUp>) => vo
         setUp,
         (change) =>
             set((old) => {
-                const now = { ...old, ...change };
+                const byHand = change.instrument !== undefined || change.terminals !== undefined || change.around !== undefined;
+                const now = { ...old, ...(byHand ? { test: null } : {}), ...change };
                 store(callId, now);
                 return now;
             }),

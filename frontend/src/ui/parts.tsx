@@ -1,6 +1,7 @@
 import { Dialog, DialogPanel, DialogTitle, Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { useEffect, useState, type ComponentProps, type ReactNode } from 'react';
 import { Refusal } from '../api/client';
+import { keep } from './storage';
 
 /** One button look for all; "next" is the one thing to do next and the only yellow one on a page. */
 export function Button({ look = 'plain', className = '', ...rest }: ComponentProps<'button'> & { look?: 'plain' | 'next' | 'quiet' | 'danger' }) {
@@ -96,13 +97,7 @@ export function Modal({ open, onClose, title, children }: { open: boolean; onClo
 export function useDraft(key: string): [string, (text: string) => void] {
     const full = `yellow-probe.draft.${key}`;
     const [text, setText] = useState(() => localStorage.getItem(full) ?? '');
-    useEffect(() => {
-        if (text === '') {
-            localStorage.removeItem(full);
-        } else {
-            localStorage.setItem(full, text);
-        }
-    }, [full, text]);
+    useEffect(() => keep(full, text === '' ? null : text), [full, text]);
     return [text, setText];
 }
 
@@ -112,11 +107,4 @@ export function clock(at: string): string {
 
 export function day(at: string): string {
     return new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
-}
-
-export function percent(probability: number): string {
-    if (probability > 0 && probability < 0.01) {
-        return '<1';
-    }
-    return probability > 0.99 && probability < 1 ? '>99' : String(Math.round(100 * probability));
 }

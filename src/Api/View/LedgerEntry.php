@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api\View;
 
+use App\Observation\Act;
 use OpenApi\Attributes as OA;
 
 /** One temporary change that has to be undone before the house is left. */
@@ -11,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class LedgerEntry
 {
     public function __construct(
-        #[OA\Property]
+        #[OA\Property(enum: Act::OPERATIONS)]
         public string $operation,
         #[OA\Property]
         public string $subject,
@@ -19,7 +20,7 @@ final readonly class LedgerEntry
         public string $value,
         #[OA\Property]
         public string $words,
-        #[OA\Property(description: 'How it is undone, on the same subject.')]
+        #[OA\Property(enum: Act::OPERATIONS, description: 'How it is undone, on the same subject.')]
         public string $backOperation,
         #[OA\Property]
         public string $backValue,

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Api\View;
 
+use App\Observation\Act;
 use OpenApi\Attributes as OA;
 
 /** An act that arrived after somebody else had switched the same thing: how does it stand now? */
-#[OA\Schema(required: ['id', 'words', 'operation', 'subject', 'value', 'by', 'at'])]
+#[OA\Schema(required: ['id', 'words', 'operation', 'subject', 'value', 'by', 'at', 'else'])]
 final readonly class QuestionView
 {
     public function __construct(
@@ -15,7 +16,7 @@ final readonly class QuestionView
         public string $id,
         #[OA\Property]
         public string $words,
-        #[OA\Property]
+        #[OA\Property(enum: Act::OPERATIONS)]
         public string $operation,
         #[OA\Property]
         public string $subject,
@@ -25,6 +26,8 @@ final readonly class QuestionView
         public string $by,
         #[OA\Property]
         public string $at,
+        #[OA\Property(ref: Act::class, description: 'What stands as far as the journal says, where the answer is no.')]
+        public Act $else,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A run with what was read so far. */
-#[OA\Schema(required: ['id', 'words', 'needs', 'cannotShow', 'hazard', 'members', 'difference'])]
+#[OA\Schema(required: ['id', 'words', 'needs', 'cannotShow', 'hazard', 'members', 'difference', 'stateHash'])]
 final readonly class SeriesView
 {
     /**
@@ -28,6 +28,8 @@ final readonly class SeriesView
         public array $members,
         #[OA\Property(ref: AgreementView::class, description: 'Of a pair of states, once both are read: by how much it moved.', nullable: true)]
         public ?AgreementView $difference,
+        #[OA\Property(description: 'Of the state that the changes of its members begin from.')]
+        public string $stateHash,
     ) {
     }
 }

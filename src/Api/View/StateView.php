@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The state a house is in: only what differs from closed, landed, on. */
-#[OA\Schema(required: ['positions', 'lifted', 'links', 'loads'])]
+#[OA\Schema(required: ['positions', 'lifted', 'links', 'loads', 'hash'])]
 final readonly class StateView
 {
     /**
@@ -23,6 +23,8 @@ final readonly class StateView
         public array $links,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
         public object $loads,
+        #[OA\Property(description: 'The same for the same state.')]
+        public string $hash,
     ) {
     }
 }

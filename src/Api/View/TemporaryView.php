@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api\View;
 
+use App\Observation\Act;
 use OpenApi\Attributes as OA;
 
 /** A change that is not put back yet. */
@@ -11,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class TemporaryView
 {
     public function __construct(
-        #[OA\Property]
+        #[OA\Property(enum: Act::OPERATIONS)]
         public string $operation,
         #[OA\Property]
         public string $subject,
