@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Call;
 
-use App\Observation\Act;
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
 use App\Api\View\ClosingView;
@@ -20,6 +19,7 @@ use App\Api\View\ToRepeatView;
 use App\Entity\Call;
 use App\Entity\Observation;
 use App\Observation\Accepted;
+use App\Observation\Act;
 use App\Observation\Entry;
 use App\Observation\Repaired;
 use App\Observation\Unrepaired;

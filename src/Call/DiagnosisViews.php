@@ -15,8 +15,6 @@ use App\Api\View\ReasonView;
 use App\Api\View\SuspectView;
 use App\Words\Percent;
 use App\Words\Say;
-use YellowProbe\Procedure\TestName;
-use YellowProbe\Safety\NeedsIsolation;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Evidence;
@@ -40,6 +38,8 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\PathStep;
 use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Procedure\Occupants;
+use YellowProbe\Procedure\TestName;
+use YellowProbe\Safety\NeedsIsolation;
 
 /** Rankings, next tests and predictions as the page sees them. */
 final readonly class DiagnosisViews

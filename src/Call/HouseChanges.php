@@ -87,10 +87,7 @@ final readonly class HouseChanges
             }
         }
         if ([] !== $lost) {
-            throw Problem::conflict($this->say->of(new Message('refused.named', [
-                'entries' => implode('; ', array_map(static fn (Entry $entry): string => \sprintf('%s, %s', $entry->source->clientAt->format('Y-m-d H:i'), $entry->source->author->name), \array_slice(array_values($lost), 0, self::NAMED))),
-                'count' => \count($lost),
-            ]), $after->ruleSet), '/operation');
+            throw Problem::conflict($this->say->of(new Message('refused.named', ['entries' => implode('; ', array_map(static fn (Entry $entry): string => \sprintf('%s, %s', $entry->source->clientAt->format('Y-m-d H:i'), $entry->source->author->name), \array_slice(array_values($lost), 0, self::NAMED))), 'count' => \count($lost)]), $after->ruleSet), '/operation');
         }
     }
 

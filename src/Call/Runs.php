@@ -10,8 +10,6 @@ use App\Api\View\SeriesSummary;
 use App\Api\View\SeriesView;
 use App\Observation\Repaired;
 use App\Words\Say;
-use YellowProbe\Procedure\TestName;
-use YellowProbe\Safety\NeedsIsolation;
 use YellowProbe\Diagnosis\Spread;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
@@ -20,9 +18,11 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\Series;
+use YellowProbe\Procedure\TestName;
 use YellowProbe\Procedure\TestPlan;
 use YellowProbe\Procedure\TwoStates;
 use YellowProbe\Rules\Difference;
+use YellowProbe\Safety\NeedsIsolation;
 
 /** Runs of readings of a call: which there are, and how far each has come. A run begins anew after a repair. */
 final readonly class Runs

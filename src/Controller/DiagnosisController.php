@@ -24,18 +24,17 @@ use App\Call\Rankings;
 use App\Call\TradeData;
 use App\Entity\Call;
 use App\Entity\User;
+use App\Words\Say;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use App\Words\Say;
-use YellowProbe\Fault\Condition;
-use YellowProbe\Words\Message;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -44,6 +43,7 @@ use YellowProbe\Instrument\Settling;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Obstacle;
 use YellowProbe\Procedure\Practice;
+use YellowProbe\Words\Message;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
 final readonly class DiagnosisController

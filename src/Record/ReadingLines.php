@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Call\Journal;
+use App\Observation\Act;
 use App\Observation\Corrected;
+use App\Observation\Done;
 use App\Observation\Doubted;
 use App\Observation\Entry;
 use App\Observation\Leads;
@@ -120,6 +122,7 @@ final readonly class ReadingLines implements LinesOfKind
         $payload = $entry->payload;
         $words = match (true) {
             $payload instanceof Measured => $payload->raw.', '.(null === $payload->connection ? (string) $payload->near : $this->where($entry, $payload, $payload->connection, $facts)),
+            $payload instanceof Done && null !== $facts->house() => implode(', ', array_map(static fn (Act $act): string => $act->change()->words($facts->house()), $payload->changes)),
             \is_string($entry->source->verdict['words'] ?? null) => $entry->source->verdict['words'],
             default => \is_string($entry->source->payload['text'] ?? null) ? $entry->source->payload['text'] : $facts->say("kind.{$entry->source->kind}"),
         };

@@ -12,8 +12,8 @@ use App\Observation\IsolationStep;
 use App\Observation\Lock;
 use App\Observation\PairTried;
 use App\Words\Say;
-use YellowProbe\Safety\IsolationScope;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Safety\IsolationScope;
 use YellowProbe\Safety\Pair;
 use YellowProbe\Words\Message;
 

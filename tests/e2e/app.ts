@@ -29,3 +29,11 @@ export async function openCall(page: Page, address: string, complaint: string): 
     await page.getByRole('button', { name: 'Open', exact: true }).click();
     await expect(page).toHaveURL(/\/hear$/);
 }
+
+/** Takes steps of an isolation whose fields are filled in, by their numbers. */
+export async function takeSteps(page: Page, from: number, to: number): Promise<void> {
+    for (let step = from; step <= to; ++step) {
+        await page.getByRole('button', { name: 'Done', exact: true }).first().click();
+        await expect(page.getByRole('listitem').filter({ hasText: /^\d/ }).nth(step - 1)).toContainText('by Ines Corran');
+    }
+}

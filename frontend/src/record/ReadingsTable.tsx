@@ -1,9 +1,10 @@
+import { Menu, MenuButton, MenuItems } from '@headlessui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Button, clock, Mark } from '../ui/parts';
+import { clock, Mark } from '../ui/parts';
 import { say } from '../words';
 import { Amend } from './Amend';
-import { Beside, Facts, type RecordLine } from './Line';
+import { Beside, Facts, Item, type RecordLine } from './Line';
 
 type Reading = Schemas['ReadingView'];
 
@@ -24,6 +25,7 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                         <th className="py-1 pr-3">Read</th>
                         <th className="py-1 pr-3">Expected</th>
                         <th className="py-1">Judged</th>
+                        <td className="no-print" />
                     </tr>
                 </thead>
                 <tbody>
@@ -39,18 +41,6 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                                     {line && <Facts facts={line.facts.filter((fact) => ![reading.raw, reading.original, reading.expected].includes(fact.value))} />}
                                     {line && <Beside line={line} />}
                                     {line?.storedAt != null && <span className="block text-soft">{say('record.stored-at', { time: clock(line.storedAt) })}</span>}
-                                    <span className="no-print flex gap-3">
-                                        {reading.withdrawn === null && !reading.ofIsolation && (
-                                            <>
-                                                <Button look="quiet" className="px-0" onClick={() => setAmending({ reading, act: 'corrected' })}>
-                                                    {say('amend.correct-it')}
-                                                </Button>
-                                                <Button look="quiet" className="px-0" onClick={() => setAmending({ reading, act: 'withdrawn' })}>
-                                                    {say('amend.withdraw-it')}
-                                                </Button>
-                                            </>
-                                        )}
-                                    </span>
                                 </td>
                                 <td className={`py-1 pr-3 font-mono font-bold whitespace-nowrap ${reading.withdrawn === null ? '' : 'line-through'}`}>{reading.raw}</td>
                                 <td className="py-1 pr-3 font-mono">{reading.expected ?? '–'}</td>
@@ -67,6 +57,19 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                                             ))}
                                             {reading.proves && <span className="block font-bold">{say('record.proves')}</span>}
                                         </>
+                                    )}
+                                </td>
+                                <td className="no-print py-1 pl-2">
+                                    {reading.withdrawn === null && !reading.ofIsolation && (
+                                        <Menu>
+                                            <MenuButton className="size-11 border border-line font-bold" aria-label={`${say('record.amend')}: ${reading.raw}, ${reading.where}`}>
+                                                ⋯
+                                            </MenuButton>
+                                            <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
+                                                <Item act={() => setAmending({ reading, act: 'corrected' })}>{say('amend.correct-it')}</Item>
+                                                <Item act={() => setAmending({ reading, act: 'withdrawn' })}>{say('amend.withdraw-it')}</Item>
+                                            </MenuItems>
+                                        </Menu>
                                     )}
                                 </td>
                             </tr>

@@ -11,6 +11,7 @@ const back = (entry: Entry) => ({ operation: entry.backOperation, subject: entry
 export function Ledger({ detail }: { detail: Detail }) {
     const observe = useObserve(detail.call.id);
     const undo = (entries: Entry[]) => observe.mutate({ kind: 'done', payload: { changes: entries.map(back) } });
+    const loads = detail.ledger.filter((entry) => entry.backOperation === 'load');
     const joints = detail.ledger.filter((entry) => entry.backOperation === 'refit' || entry.backOperation === 'unlink');
     return (
         <section aria-label={say('ledger.title')}>
@@ -21,11 +22,16 @@ export function Ledger({ detail }: { detail: Detail }) {
                     {say('ledger.all', { count: joints.length })}
                 </Button>
             )}
+            {loads.length > 1 && (
+                <Button disabled={observe.isPending} onClick={() => undo(loads)}>
+                    {say('ledger.loads', { count: loads.length })}
+                </Button>
+            )}
             <ul className="divide-y divide-line">
                 {detail.ledger.map((entry) => (
                     <li key={entry.operation + entry.subject + entry.value} className="flex items-center justify-between gap-2 py-1">
                         <span className="min-w-0 break-words">{entry.words}</span>
-                        <Button look="quiet" disabled={observe.isPending} onClick={() => undo([entry])}>
+                        <Button look="quiet" className="whitespace-nowrap" disabled={observe.isPending} onClick={() => undo([entry])}>
                             {say('ledger.back')}
                         </Button>
                     </li>

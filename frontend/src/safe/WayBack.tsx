@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Detail, Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, inputLook, Refused } from '../ui/parts';
@@ -51,7 +52,9 @@ function Closing({ callId, step }: { callId: string; step: Step }) {
                 <dd>{listed(step.dead, say('back.nothing'))}</dd>
             </dl>
             {step.locked !== null ? (
-                <p className="font-bold">{say('back.locked', { keeper: step.locked })}</p>
+                <Link className="inline-flex min-h-11 items-center font-bold underline underline-offset-4" to={`/calls/${callId}/make-safe`}>
+                    {say('back.locked', { keeper: step.locked })}
+                </Link>
             ) : (
                 <div className="mt-1 flex flex-wrap gap-2">
                     <Button disabled={observe.isPending} onClick={() => close({})}>
