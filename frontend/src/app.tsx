@@ -2,9 +2,10 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
-import { Refusal } from './api/client';
+import { Refusal, type Schemas } from './api/client';
 import { useMe, useStored } from './api/hooks';
 import { CallList } from './calls/CallList';
+import { Firm } from './session/Firm';
 import { Login } from './session/Login';
 import { Button, Refused, Waiting } from './ui/parts';
 import { Logo } from './ui/Logo';
@@ -12,6 +13,7 @@ import { Shortcuts } from './ui/Shortcuts';
 import { Boundary } from './ui/Boundary';
 import { Unsent } from './outbox/Unsent';
 import { keep } from './ui/storage';
+import { say } from './words';
 
 const CallPage = lazy(() => import('./call/CallPage'));
 const SumsPage = lazy(() => import('./sums/SumsPage'));
@@ -36,24 +38,26 @@ export function App() {
     }
     return (
         <>
-            <Bar name={me.data.name} firm={me.data.firm} />
+            <Bar me={me.data} />
             <Boundary>
-            <Suspense fallback={<div className="p-6"><Waiting what="Fetching the page" /></div>}>
-                <Routes>
-                    <Route path="/" element={<CallList />} />
-                    <Route path="/calls/:id" element={<Navigate to="hear" replace />} />
-                    <Route path="/calls/:id/:stage" element={<CallPage />} />
-                    <Route path="/sums" element={<SumsPage />} />
-                    <Route path="/sums/:slug" element={<SumsPage />} />
-                    <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
-                </Routes>
-            </Suspense>
+                <Suspense fallback={<div className="p-6"><Waiting what="Fetching the page" /></div>}>
+                    <Routes>
+                        <Route path="/" element={<CallList />} />
+                        <Route path="/calls/:id" element={<Navigate to="hear" replace />} />
+                        <Route path="/calls/:id/:stage" element={<CallPage />} />
+                        <Route path="/sums" element={<SumsPage />} />
+                        <Route path="/sums/:slug" element={<SumsPage />} />
+                        <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
+                    </Routes>
+                </Suspense>
             </Boundary>
         </>
     );
 }
 
-function Bar({ name, firm }: { name: string; firm: string }) {
+function Bar({ me }: { me: Schemas['Me'] }) {
+    const { name, firm } = me;
+    const [settling, setSettling] = useState(false);
     const client = useQueryClient();
     const navigate = useNavigate();
     const [mode, setMode] = useMode();
@@ -85,12 +89,18 @@ function Bar({ name, firm }: { name: string; firm: string }) {
                         </button>
                     </MenuItem>
                     <MenuItem>
+                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => setSettling(true)}>
+                            {say('firm.open')}
+                        </button>
+                    </MenuItem>
+                    <MenuItem>
                         <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => void leave()}>
                             Log out
                         </button>
                     </MenuItem>
                 </MenuItems>
             </Menu>
+            {settling && <Firm me={me} onClose={() => setSettling(false)} />}
         </header>
     );
 }
@@ -105,7 +115,7 @@ function useMode(): [Mode, (mode: Mode) => void] {
     return [
         mode,
         (next) => {
-                keep('yellow-probe.mode', next);
+            keep('yellow-probe.mode', next);
             setMode(next);
         },
     ];

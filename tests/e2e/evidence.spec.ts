@@ -70,7 +70,7 @@ test.describe('evidence stays', () => {
         // All of it is on the record.
         await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Hand over/ }).click();
         const record = page.getByRole('article');
-        await expect(record).toContainText('First typed 3.1; corrected: Decimal point missed.');
+        await expect(record).toContainText('Reason: Decimal point missed.');
         await expect(record).toContainText('Withdrawn: Probe on paint.');
         await expect(record).toContainText('Not finished');
     });
@@ -95,7 +95,7 @@ test.describe('evidence stays', () => {
 test('a slow server: the page says what it waits for, and one press stores once', async ({ page }) => {
     await openTrace(page, 'Mrs Adeyemi-Hartley');
     await page.route('**/api/**', async (route) => {
-        await new Promise((resolve) => setTimeout(resolve, 1200));
+        await new Promise((resolve) => setTimeout(resolve, 2500));
         await route.continue();
     });
     await page.getByRole('radio', { name: 'Plug-in tester' }).click();
@@ -110,8 +110,11 @@ test('a slow server: the page says what it waits for, and one press stores once'
     await expect(page.getByText('Working out what this house should read …')).toBeVisible();
     await page.getByLabel('What it shows').fill('110');
     await page.getByRole('button', { name: 'Store', exact: true }).click();
-    await expect(page.getByRole('button', { name: 'Storing …' })).toBeDisabled();
-    await expect(page.getByRole('region', { name: 'Readings', exact: true }).getByText('Plug-in tester L–N–E at Dining')).toHaveCount(1);
+    // The field is free at once, and there is nothing left that a second press could store.
+    await expect(page.getByLabel('What it shows')).toHaveValue('', { timeout: 500 });
+    await expect(page.getByRole('button', { name: 'Store', exact: true })).toBeDisabled();
+    await expect(page.getByRole('button', { name: '1 entry saved here, not stored yet' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Readings', exact: true }).getByText('Plug-in tester, line–neutral–earth at Dining')).toHaveCount(1);
 });
 
 test('set up by the tool, the state is recorded and can be taken back', async ({ page }) => {
@@ -124,9 +127,9 @@ test('set up by the tool, the state is recorded and can be taken back', async ({
     await expect(page.getByRole('group', { name: 'Lounge light switch' }).getByRole('button', { name: 'on' })).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('Escape');
     // The next test may ask for the same switch: what is recorded can be taken back.
-    const entry = page.getByRole('listitem').filter({ hasText: 'Switch Lounge light switch on' }).filter({ has: page.getByRole('button', { name: 'Back' }) });
+    const entry = page.getByRole('listitem').filter({ hasText: 'Switch Lounge light switch on' }).filter({ has: page.getByRole('button', { name: 'Put back' }) });
     await expect(entry).toBeVisible();
-    await entry.getByRole('button', { name: 'Back' }).click();
+    await entry.getByRole('button', { name: 'Put back' }).click();
     await expect(entry).toHaveCount(0);
 });
 
@@ -145,4 +148,39 @@ test('a tester left in the van is not asked for, over a reload too', async ({ pa
     await page.getByText('Not to hand: Volts; Plug-in tester').click();
     await page.getByRole('checkbox', { name: 'Volts' }).check();
     await expect(page.getByText(/^Not to hand/)).toHaveText('Not to hand: Plug-in tester');
+});
+
+test('a slow server and a quick hand: every figure of a run belongs to the point that was on the screen', async ({ page }) => {
+    await openTrace(page, 'Mrs Adeyemi-Hartley');
+    await page.keyboard.press('b');
+    await page.getByLabel('Find', { exact: true }).fill('loop every point of ring, ground floor');
+    await page.getByRole('dialog').getByRole('button', { name: /every point of Ring, ground floor/ }).first().click();
+    const run = page.getByRole('region', { name: 'Run of readings' });
+    await expect(run).toContainText(/\d of \d/);
+    const stored: { test: string; raw: string; terminals: string[] }[] = [];
+    await page.route('**/api/calls/*/observations', async (route) => {
+        const { kind, payload } = route.request().postDataJSON() as { kind: string; payload: { test: string; raw: string; connection: { terminals: string[] } } };
+        if (kind === 'measured') {
+            stored.push({ test: payload.test, raw: payload.raw, terminals: payload.connection.terminals });
+        }
+        await new Promise((resolve) => setTimeout(resolve, 900));
+        await route.continue();
+    });
+    await page.keyboard.press('r');
+    const typed: { where: string; raw: string }[] = [];
+    for (const raw of ['0.41', '0.42', '0.43', '0.44']) {
+        typed.push({ where: await run.locator('strong').innerText(), raw });
+        await page.keyboard.type(raw);
+        await page.keyboard.press('Enter');
+        await expect(page.getByLabel('What it shows')).toBeFocused({ timeout: 300 });
+        await expect(page.getByLabel('What it shows')).toHaveValue('', { timeout: 300 });
+    }
+    expect(new Set(typed.map((each) => each.where)).size).toBe(4);
+    const readings = page.getByRole('region', { name: 'Readings', exact: true });
+    for (const { where, raw } of typed) {
+        await expect(readings.getByRole('listitem').filter({ hasText: where }).filter({ hasText: raw })).toHaveCount(1);
+    }
+    expect(stored.map((each) => each.raw)).toEqual(['0.41', '0.42', '0.43', '0.44']);
+    expect(new Set(stored.map((each) => each.test)).size).toBe(4);
+    await run.getByRole('button', { name: 'End the run' }).click();
 });

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["settleFirm"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/houses": {
         parameters: {
             query?: never;
@@ -1107,6 +1123,8 @@ export interface components {
             name: string;
             email: string;
             firm: string;
+            /** @description Minutes without an entry after which a proof of dead lapses, unless all that isolates is locked. */
+            proofMinutes: number;
         };
         /**
          * @description A reading as it was typed, with the test that was on the screen: its tester and setting, where its leads are, and the
@@ -2540,6 +2558,33 @@ export interface operations {
                 };
             };
             409: components["responses"]["Problem"];
+        };
+    };
+    settleFirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    proofMinutes: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Settled */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            422: components["responses"]["Problem"];
         };
     };
     listHouses: {

@@ -131,7 +131,7 @@ final class RolesTest extends TestCase
                 $new = 'c'.dechex(mt_rand(16, 4095)).\count($cores);
                 $cores[$new] = $core + ['role' => $key];
             }
-            $document['cables'][$id]['cores'] = $cores;
+            $document['cables'][$id] = ['cores' => $cores] + $cable;
         }
         self::assertStringNotContainsString('@', $json, 'no demonstration house names a joint at rest; else it has to be renamed too');
 

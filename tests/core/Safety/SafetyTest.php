@@ -119,7 +119,7 @@ final class SafetyTest extends TestCase
     {
         sort($words);
 
-        return array_values($words);
+        return $words;
     }
 
     /**
