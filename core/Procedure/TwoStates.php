@@ -10,6 +10,7 @@ use YellowProbe\Installation\Protection;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Words\Message;
 
 /**
  * One reading in two states, first as the house rests and then as a test of the catalogue asks for: the difference is the
@@ -18,6 +19,9 @@ use YellowProbe\Instrument\Measurement;
 final class TwoStates
 {
     public const PREFIX = 'two-states:';
+
+    private const FIRST = ':rest';
+    private const THEN = ':then';
 
     /** More changes than this are no pair that a person keeps in mind. */
     private const MOST = 4;
@@ -28,20 +32,51 @@ final class TwoStates
         $pairs = [];
         $resting = State::resting($house);
         foreach ([...TestCatalogue::plans($house), ...self::breakersOff($house, $resting)] as $plan) {
-            $instrument = $plan->measurement->instrument;
-            $changes = $resting->changesTo($plan->measurement->state);
-            // As the house rests it is live: no tester for dead conductors.
-            if ([] === $changes || \count($changes) > self::MOST || !self::isSwitching($changes) || $instrument->deadOnly()) {
-                continue;
+            $pair = self::pair($house, $resting, $plan);
+            if (null !== $pair) {
+                $pairs[$pair->id] = $pair;
             }
-            $measurement = new Measurement($resting, $instrument, $plan->measurement->connection);
-            $words = implode(', ', array_map(static fn (StateChange $change): string => $change->words($house), $changes));
-            $first = new TestPlan("$plan->id:rest", $plan->procedure, "{$plan->words}: first as the house rests", $measurement, $plan->minutes);
-            $second = new TestPlan("$plan->id:then", $plan->procedure, "{$plan->words}: $words", $plan->measurement, $plan->minutes);
-            $pairs[self::PREFIX.$plan->id] = Series::pair(self::PREFIX.$plan->id, "In two states: $plan->words", $first, $second);
         }
 
         return $pairs;
+    }
+
+    /**
+     * A test of the catalogue by its id, or one of the two readings of a pair.
+     *
+     * @throws \OutOfBoundsException when the house has no such test
+     */
+    public static function plan(House $house, string $id): TestPlan
+    {
+        $base = preg_replace('/('.self::FIRST.'|'.self::THEN.')$/', '', $id);
+        if (null === $base || $base === $id) {
+            return TestCatalogue::plan($house, $id);
+        }
+        $resting = State::resting($house);
+        $breakers = array_column(array_map(static fn (TestPlan $plan): array => ['id' => $plan->id, 'plan' => $plan], self::breakersOff($house, $resting)), 'plan', 'id');
+        foreach (self::pair($house, $resting, $breakers[$base] ?? TestCatalogue::plan($house, $base))->plans ?? [] as $plan) {
+            if ($plan->id === $id) {
+                return $plan;
+            }
+        }
+        throw new \OutOfBoundsException("There is no pair of states \"$id\" in this house.");
+    }
+
+    /** @return Series|null null where the state of the test is no pair that a person keeps in mind */
+    private static function pair(House $house, State $resting, TestPlan $plan): ?Series
+    {
+        $instrument = $plan->measurement->instrument;
+        $changes = $resting->changesTo($plan->measurement->state);
+        // As the house rests it is live: no tester for dead conductors.
+        if ([] === $changes || \count($changes) > self::MOST || !self::isSwitching($changes) || $instrument->deadOnly()) {
+            return null;
+        }
+        $measurement = new Measurement($resting, $instrument, $plan->measurement->connection);
+        $words = implode(', ', array_map(static fn (StateChange $change): string => $change->words($house), $changes));
+        $first = new TestPlan($plan->id.self::FIRST, $plan->procedure, "{$plan->words}: first as the house rests", $measurement, $plan->minutes);
+        $second = new TestPlan($plan->id.self::THEN, $plan->procedure, "{$plan->words}: $words", $plan->measurement, $plan->minutes);
+
+        return Series::pair(self::PREFIX.$plan->id, new Message('run.two-states', ['test' => TestName::of($house, $plan->measurement)]), $first, $second);
     }
 
     /**
@@ -58,7 +93,7 @@ final class TwoStates
                 $isBehind = \in_array($device, array_map(static fn (Part $each): string => $each->id, Protection::residualDevices($house, $circuit)), true);
                 if ($isBehind && $house->circuits[$circuit]->way !== $device) {
                     $off = $resting->after(States::deviceOff($house, $circuit));
-                    $plans[] = new TestPlan("$plan->id:$circuit", $plan->procedure, "Clamp around line and neutral of {$house->parts[$device]->name}, {$house->circuits[$circuit]->name} on and off", new Measurement($off, $plan->measurement->instrument, $plan->measurement->connection), $plan->minutes);
+                    $plans[] = new TestPlan("$plan->id:$circuit", $plan->procedure, $plan->words, new Measurement($off, $plan->measurement->instrument, $plan->measurement->connection), $plan->minutes);
                 }
             }
         }

@@ -24,8 +24,8 @@ use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Instrument\Unit;
 use YellowProbe\Procedure\Obstacle;
-use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Procedure\TwoStates;
 use YellowProbe\Rules\Judgement;
 use YellowProbe\Rules\Verdict;
 use YellowProbe\Words\Message;
@@ -149,7 +149,7 @@ final readonly class ReadingVerdict
             return;
         }
         try {
-            $plan = TestCatalogue::plan($house, $measured->test);
+            $plan = TwoStates::plan($house, $measured->test);
         } catch (\OutOfBoundsException) {
             throw Problem::invalid('/payload/test', 'This house has no such test. Set it up again.');
         }

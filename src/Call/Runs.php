@@ -39,8 +39,9 @@ final readonly class Runs
         $order = $summaries = [];
         foreach (self::known($house) as $series) {
             $done = \count(self::readings($series, $taken));
-            $order[] = [0 === $done, $series->isPair(), $series->words];
-            $summaries[] = new SeriesSummary($series->id, $series->words, \count($series->plans), $done);
+            $words = $this->say->of($series->words, $house->ruleSet);
+            $order[] = [0 === $done, $series->isPair(), $words];
+            $summaries[] = new SeriesSummary($series->id, $words, \count($series->plans), $done);
         }
         array_multisort($order, $summaries);
 
@@ -86,7 +87,7 @@ final readonly class Runs
         $both = $series->isPair() && 2 === \count($readings);
         $difference = $both ? Difference::of($house, $series, [self::parsed($readings[0]), self::parsed($readings[1])]) : null;
 
-        return new SeriesView($series->id, $series->words, $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members, null === $difference ? null : AgreementView::of($difference), $now->hash());
+        return new SeriesView($series->id, $this->say->of($series->words, $house->ruleSet), $procedure->needs(), $procedure->cannotShow(), $procedure->hazard(), $members, null === $difference ? null : AgreementView::of($difference), $now->hash());
     }
 
     private static function place(House $house, TestPlan $plan, Series $series): string

@@ -21,8 +21,8 @@ use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
-use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Procedure\TwoStates;
 
 /** Readings, and what was said beside them and beside other entries. */
 final readonly class ReadingLines implements LinesOfKind
@@ -87,7 +87,7 @@ final readonly class ReadingLines implements LinesOfKind
             return $measured->test;
         }
         try {
-            return TestCatalogue::plan($facts->house(), $measured->test)->procedure->words();
+            return TwoStates::plan($facts->house(), $measured->test)->procedure->words();
         } catch (\OutOfBoundsException) {
             return $measured->test;
         }

@@ -14,8 +14,10 @@ use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\Series;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Procedure\TwoStates;
 use YellowProbe\Words\Message;
 
 /** One true name for each test: two measurements that differ have two, and no name has a hole or an id in it. */
@@ -48,6 +50,26 @@ final class NamesTest extends KernelTestCase
             }
         }
         self::assertGreaterThan(100, \count($named));
+    }
+
+    #[DataProvider('houses')]
+    public function testEveryRunHasATitleOfItsOwn(string $name): void
+    {
+        $house = self::house($name);
+        $say = self::service(Say::class);
+        $titles = [];
+        foreach (Series::all($house) + TwoStates::all($house) as $id => $series) {
+            $words = $say->of($series->words, $house->ruleSet);
+            self::assertArrayNotHasKey($words, $titles, "$id shares \"$words\" with another run");
+            $titles[$words] = $id;
+            self::assertDoesNotMatchRegularExpression('/\{|\}|, ,|,\s*;|,$|\b(of|at|to|from)\s*([,;]|$)/', $words, $id);
+        }
+        foreach ([...\array_slice(Series::all($house), 0, 5), ...\array_slice(TwoStates::all($house), 0, 5)] as $series) {
+            foreach ($series->plans as $plan) {
+                self::assertEquals($plan->measurement, TwoStates::plan($house, $plan->id)->measurement, 'what a member is stored as can be found again');
+            }
+        }
+        self::assertGreaterThan(50, \count($titles));
     }
 
     /** @return iterable<string, array{string, list<string>, list<string>, list<array{string, string, string}>, string}> */

@@ -56,9 +56,11 @@ test('one circuit isolated, and a voltage found: it stops, the value stays, and 
     // Whoever goes on opens more than before.
     await page.getByText('Whole board', { exact: true }).click();
     await page.getByRole('link', { name: /Trace/ }).click();
-    await expect(page.getByRole('region', { name: 'Readings', exact: true })).toContainText('231');
+    // As the steps of the indicator show it; what was typed stands on the record.
+    await expect(page.getByRole('region', { name: 'Readings', exact: true })).toContainText('230 Voltage indicator, line–earth at Landing; Way 5 off');
     await page.getByRole('link', { name: /Hand over/ }).click();
     const record = page.getByRole('article');
+    await expect(record).toContainText('231');
     await expect(record).toContainText('What goes off: One circuit');
     await expect(record).toContainText('key kept by Ines Corran');
     await expect(record).not.toContainText('Opened: Main switch');

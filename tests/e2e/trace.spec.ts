@@ -101,7 +101,7 @@ test('what is tapped on the map is switched: a lever, a lamp, a heater; and a re
     await expect(page.getByRole('button', { name: /^Hearth: .*2 kW/ })).toHaveCount(0);
 
     await page.getByRole('button', { name: 'In two states' }).click();
-    await page.getByRole('button', { name: /In two states: Volts N–E at Hearth/ }).click();
+    await page.getByRole('button', { name: /In two states: Voltage, neutral–earth at Hearth/ }).click();
     const run = page.getByRole('region', { name: 'Run of readings' });
     await expect(run).toContainText('0 of 2');
     const store = async (raw: string) => {

@@ -17,6 +17,7 @@ use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\Series;
 use YellowProbe\Tests\Houses;
+use YellowProbe\Words\Message;
 
 final class SpreadTest extends TestCase
 {
@@ -35,9 +36,9 @@ final class SpreadTest extends TestCase
         self::assertSame('insulation:ring:L–E', $all['insulation:ways:L–E']->plans[0]->id);
         // The clamp stays at the board, the load walks.
         $loaded = $all['cpc-current:ring:loads'];
-        self::assertSame('Current in a cpc, with a load at every point of Ring', $loaded->words);
+        self::assertEquals(new Message('run.title', ['procedure' => 'Current in a cpc', 'scope' => new Message('run.loads', ['circuit' => 'Ring'])]), $loaded->words);
         self::assertSame(['a', 'b', 'c', 'd'], array_values(array_filter(array_map(static fn ($plan): string => explode('.', explode(':', $plan->id)[2])[0], $loaded->plans), static fn (string $at): bool => 'spur' !== $at)));
-        self::assertSame('Current in a cpc, at every way', $all['cpc-current:ways:']->words);
+        self::assertEquals(new Message('run.ways'), $all['cpc-current:ways:']->words->with['scope']);
         self::assertSame([], array_filter(array_keys($all), static fn (string $id): bool => str_starts_with($id, 'neutral-to-neutral')), 'a pair is no run');
         foreach ($all as $series) {
             self::assertGreaterThanOrEqual(2, \count($series->plans));
