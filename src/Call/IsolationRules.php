@@ -13,7 +13,6 @@ use YellowProbe\Installation\Part;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Instrument\ShownKind;
 use YellowProbe\Instrument\TwoPoleIndicator;
 use YellowProbe\Procedure\Isolation;
 use YellowProbe\Safety\IsolationScope;
@@ -179,11 +178,11 @@ final readonly class IsolationRules
                 continue;
             }
             try {
-                $reading = ReadingParser::parse($tried->raw, Instruments::get('voltmeter-high-z'));
+                ReadingParser::parse($tried->raw, Instruments::get('voltmeter-high-z'));
             } catch (ReadingError $e) {
                 throw Problem::invalid("/payload/tried/$at/raw", $e->getMessage());
             }
-            $lit = ShownKind::Over === $reading->kind || $reading->value >= TwoPoleIndicator::LOWEST_STEP_VOLTS;
+            $lit = PairTried::isVoltage($tried->raw);
             if ($lit !== $tried->voltage) {
                 throw Problem::invalid("/payload/tried/$at/voltage", $lit ? \sprintf('"%s" is a voltage: from %d V on a step of the indicator is lit.', $tried->raw, TwoPoleIndicator::LOWEST_STEP_VOLTS) : \sprintf('"%s" is below the lowest step of the indicator: that is no voltage found.', $tried->raw));
             }

@@ -12,6 +12,7 @@ use App\Observation\IsolationStep;
 use App\Observation\Lock;
 use App\Observation\PairTried;
 use App\Words\Say;
+use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\TestName;
 use YellowProbe\Safety\IsolationScope;
 use YellowProbe\Safety\Pair;
@@ -52,7 +53,11 @@ final readonly class SafetyLines implements LinesOfKind
 
     private function step(Journal $journal, Entry $entry, IsolationStep $step, Facts $facts): RecordLine
     {
-        $words = $facts->say("isolation.$step->step");
+        $words = match (true) {
+            $step->hasFoundVoltage() && Isolation::Dead === $step->inOrder() => $facts->say('record.voltage-found'),
+            $step->isTaken() && Isolation::Loads === $step->inOrder() && [] === $step->off => $facts->say('record.no-load-off'),
+            default => $facts->say("isolation.$step->step"),
+        };
         $facts->add('text', $step->text)
             ->list('people-warned', $step->people)
             ->add('place', null === $step->place ? null : $facts->name($step->place))

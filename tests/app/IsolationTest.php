@@ -70,6 +70,8 @@ final class IsolationTest extends ApiTestCase
         $last = (array) end($readings);
         self::assertSame(['118', true], [self::at($last, 'original'), self::at($last, 'ofIsolation')], 'the value is kept as a reading');
         self::assertStringContainsString('line–earth at Bay window', self::textAt(self::at($last, 'where')));
+        $lines = array_map(static fn (mixed $line): mixed => self::at((array) $line, 'words'), (array) $found['record']);
+        self::assertSame('A voltage was found: stopped', end($lines), 'and the record does not say that there was none');
         $feeding = (array) $this->call('GET', "/api/calls/$call/feeding")['words'];
         self::assertContains('Open Main switch as well, lock it, and prove dead again.', $feeding);
 

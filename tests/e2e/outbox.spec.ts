@@ -85,7 +85,7 @@ test('what the server refused stays in a list with its reason, is put right, and
     await expect(row).toContainText('0R83');
     await expect(row.getByRole('button', { name: 'Remove from this device' })).toBeDisabled();
     await row.getByRole('button', { name: 'Put right' }).click();
-    await row.getByRole('textbox', { name: 'Reading' }).first().fill('0.83 A');
+    await row.getByLabel('What it showed').fill('0.83 A');
     await row.getByRole('button', { name: 'Send again' }).last().click();
     await expect(page.getByRole('dialog')).toContainText('Nothing waits here.');
     await page.keyboard.press('Escape');

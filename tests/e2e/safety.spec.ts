@@ -60,8 +60,10 @@ test('one circuit isolated, and a voltage found: it stops, the value stays, and 
     await expect(page.getByRole('region', { name: 'Readings', exact: true })).toContainText('230 Voltage indicator, line–earth at Landing; Way 5 off');
     await page.getByRole('link', { name: /Hand over/ }).click();
     const record = page.getByRole('article');
-    await expect(record).toContainText('231');
-    await expect(record).toContainText('What goes off: One circuit');
+    await expect(record).toContainText('A voltage was found: stopped');
+    await expect(record).not.toContainText('No voltage on any pair');
+    await expect(record).toContainText('Line–earth: 231');
+    await expect(record).toContainText('What goes off: The circuits that come to the place');
     await expect(record).toContainText('key kept by Ines Corran');
     await expect(record).not.toContainText('Opened: Main switch');
     await expect(page.getByRole('form', { name: 'Hand over and close' })).toContainText('A voltage was found');

@@ -1619,7 +1619,7 @@ export interface components {
         /** @description One pair of the dead test, or of the live reference before it: no voltage, voltage found, or the figure. */
         PairTried: {
             pair: string;
-            voltage: boolean;
+            voltage?: boolean;
             raw?: string | null;
         };
         /** @description One pair of a dead test. */

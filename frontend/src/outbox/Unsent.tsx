@@ -118,7 +118,10 @@ function PutRight({ entry, onDone }: { entry: Pending; onDone: () => void }) {
             }}
         >
             {Object.entries(typed).map(([key, text]) => (
-                <input key={key} aria-label={say(`kind.${entry.kind}`)} className={inputLook} value={text} onChange={(event) => setTyped({ ...typed, [key]: event.target.value })} />
+                <label key={key} className="block text-sm">
+                    {say(`field.${key}`)}
+                    <input className={inputLook} value={text} onChange={(event) => setTyped({ ...typed, [key]: event.target.value })} />
+                </label>
             ))}
             <Button type="submit">{say('pending.again')}</Button>
         </form>

@@ -13,7 +13,7 @@ export function Reference({ pairs, place, busy, onRead }: { pairs: Schemas['Pair
             className="w-full space-y-2"
             onSubmit={(event) => {
                 event.preventDefault();
-                onRead(poles.map((pair) => ({ pair: pair.id, voltage: Number.parseFloat(raw(pair.id).replace(',', '.')) > 0, raw: raw(pair.id) })));
+                onRead(poles.map((pair) => ({ pair: pair.id, raw: raw(pair.id) })));
             }}
         >
             <p className="text-sm">{say('safe.reference-at', { place })}</p>
