@@ -29,7 +29,22 @@ use YellowProbe\Words\Message;
  */
 final class TestName
 {
+    /** @var \WeakMap<House, array<string, Message>>|null names of a house that were made already: a record says each several times */
+    private static ?\WeakMap $made = null;
+
     public static function of(House $house, Measurement $measurement): Message
+    {
+        /** @var \WeakMap<House, array<string, Message>> $made */
+        $made = self::$made ??= new \WeakMap();
+        $known = $made[$house] ?? [];
+        $hash = $measurement->hash();
+        $known[$hash] ??= self::make($house, $measurement);
+        $made[$house] = $known;
+
+        return $known[$hash];
+    }
+
+    private static function make(House $house, Measurement $measurement): Message
     {
         $connection = $measurement->connection;
         $where = [];

@@ -37,17 +37,18 @@ final readonly class ObservationStore
     }
 
     /**
-     * @param array<array-key, mixed> $raw the payload as sent
+     * @param array<array-key, mixed>  $raw    the payload as sent
+     * @param \DateTimeImmutable|null $stored when the server had it, of what is told after the event; now when left out
      *
      * @return Journal with what was stored
      *
      * @throws Problem when it cannot be stored; nothing is half-written
      */
-    public function store(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, array $raw, Origin $origin = new Origin()): Journal
+    public function store(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, array $raw, Origin $origin = new Origin(), ?\DateTimeImmutable $stored = null): Journal
     {
         for ($try = 1;; ++$try) {
             try {
-                return $this->connection->transactional(fn (): Journal => $this->stored($user, $call, $id, $kind, $at, $raw, $origin));
+                return $this->connection->transactional(fn (): Journal => $this->stored($user, $call, $id, $kind, $at, $raw, $origin, $stored ?? $this->clock->now()));
             } catch (RetryableException|UniqueConstraintViolationException $e) {
                 if ($try >= self::TRIES) {
                     throw new Problem(503, 'Not at this moment', 'Many entries come to this call at once. Send the same request again; it is stored once.', '', $e);
@@ -58,7 +59,7 @@ final readonly class ObservationStore
     }
 
     /** @param array<array-key, mixed> $raw */
-    private function stored(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, array $raw, Origin $origin): Journal
+    private function stored(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, array $raw, Origin $origin, \DateTimeImmutable $stored): Journal
     {
         $this->calls->lock($call);
         $journal = $this->calls->journal($call);
@@ -80,7 +81,7 @@ final readonly class ObservationStore
         }
         $verdict = $this->verdicts->of($payload, $journal, $origin);
         /** @var array<string, mixed> $raw */
-        $observation = new Observation($id, $user->firm, $call, $journal->position() + 1, $kind, $raw, ReadingVerdict::stateOf($journal, $origin)->toArray(), $call->house?->version, $verdict, $user, $at, $this->clock->now(), $origin->seen, $origin->device);
+        $observation = new Observation($id, $user->firm, $call, $journal->position() + 1, $kind, $raw, ReadingVerdict::stateOf($journal, $origin)->toArray(), $call->house?->version, $verdict, $user, $at, $stored, $origin->seen, $origin->device);
         $entry = Entry::new($observation, $payload);
         $after = $journal->with($entry);
         $after->state();

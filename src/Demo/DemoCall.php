@@ -47,7 +47,7 @@ final class DemoCall
     {
         $this->now = $this->now->modify("+$minutesLater minutes");
         $id = new UuidV7();
-        $this->observations->store($this->user, $this->call, $id, $kind, $this->now, $payload);
+        $this->observations->store($this->user, $this->call, $id, $kind, $this->now, $payload, stored: $this->now);
 
         return $id->toRfc4122();
     }

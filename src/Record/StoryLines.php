@@ -46,7 +46,7 @@ final readonly class StoryLines implements LinesOfKind
         $rates = $this->trade->rates();
         $facts->add('symptom', $rates->symptoms()[$told->symptom ?? ''] ?? $told->symptom)
             ->add('device', null === $told->device ? null : (isset($facts->house()?->parts[$told->device]) ? $facts->name($told->device) : $told->device))
-            ->add('device-said', $told->deviceWords)
+            ->add('device-said', null !== $told->device && $told->deviceWords === ($facts->house()?->parts[$told->device] ?? null)?->name ? null : $told->deviceWords)
             ->add('resets', $rates->contexts()[$told->resets ?? ''] ?? $told->resets)
             ->add('context', $rates->contexts()[$told->context ?? ''] ?? $told->context)
             ->add('when', $told->when)

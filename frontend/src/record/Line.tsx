@@ -1,7 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { clock } from '../ui/parts';
+import { clock, moment } from '../ui/parts';
 import { say } from '../words';
 import { Amend, type Amending } from './Amend';
 
@@ -17,7 +17,7 @@ export function Line({ callId, line, strong = false, children }: { callId: strin
                 <p className="break-words">
                     <span className="text-sm text-soft">
                         <span className="font-mono">{clock(line.at)}</span> {line.by}
-                        {line.storedAt !== null && ` (${say('record.stored-at', { time: clock(line.storedAt) })})`}
+                        {line.storedAt !== null && ` (${say('record.stored-at', { time: moment(line.storedAt, line.at) })})`}
                     </span>{' '}
                     <span className={`${strong ? 'text-lg font-bold' : ''} ${gone ? 'line-through' : ''}`}>{line.words}</span>
                 </p>

@@ -1,15 +1,15 @@
-import { Menu, MenuButton, MenuItems } from '@headlessui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { clock, Mark } from '../ui/parts';
+import { Button, clock, Mark, Modal, moment } from '../ui/parts';
 import { say } from '../words';
 import { Amend } from './Amend';
-import { Beside, Facts, Item, type RecordLine } from './Line';
+import { Beside, Facts, type RecordLine } from './Line';
 
 type Reading = Schemas['ReadingView'];
 
 /** Readings with all that is stored of each; of repeats the one that goes on the record is told apart from the others. */
 export function ReadingsTable({ callId, readings, record, label }: { callId: string; readings: Reading[]; record: RecordLine[]; label: string }) {
+    const [chosen, setChosen] = useState<Reading | null>(null);
     const [amending, setAmending] = useState<{ reading: Reading; act: 'corrected' | 'withdrawn' } | null>(null);
     if (readings.length === 0) {
         return <p className="text-soft">{say('record.none')}</p>;
@@ -40,7 +40,7 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                                     {!reading.kept && <span className="block text-soft">{say('record.repeat')}</span>}
                                     {line && <Facts facts={line.facts.filter((fact) => ![reading.raw, reading.original, reading.expected].includes(fact.value))} />}
                                     {line && <Beside line={line} />}
-                                    {line?.storedAt != null && <span className="block text-soft">{say('record.stored-at', { time: clock(line.storedAt) })}</span>}
+                                    {line?.storedAt != null && <span className="block text-soft">{say('record.stored-at', { time: moment(line.storedAt, line.at) })}</span>}
                                 </td>
                                 <td className={`py-1 pr-3 font-mono font-bold whitespace-nowrap ${reading.withdrawn === null ? '' : 'line-through'}`}>{reading.raw}</td>
                                 <td className="py-1 pr-3 font-mono">{reading.expected ?? '–'}</td>
@@ -61,15 +61,9 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                                 </td>
                                 <td className="no-print py-1 pl-2">
                                     {reading.withdrawn === null && !reading.ofIsolation && (
-                                        <Menu>
-                                            <MenuButton className="size-11 border border-line font-bold" aria-label={`${say('record.amend')}: ${reading.raw}, ${reading.where}`}>
-                                                ⋯
-                                            </MenuButton>
-                                            <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
-                                                <Item act={() => setAmending({ reading, act: 'corrected' })}>{say('amend.correct-it')}</Item>
-                                                <Item act={() => setAmending({ reading, act: 'withdrawn' })}>{say('amend.withdraw-it')}</Item>
-                                            </MenuItems>
-                                        </Menu>
+                                        <button type="button" className="size-11 border border-line font-bold" aria-label={`${say('record.amend')}: ${reading.raw}, ${reading.where}`} onClick={() => setChosen(reading)}>
+                                            ⋯
+                                        </button>
                                     )}
                                 </td>
                             </tr>
@@ -77,6 +71,28 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                     })}
                 </tbody>
             </table>
+            {/* One choice for all rows: a menu for each of a hundred readings is what makes a record slow. */}
+            <Modal open={chosen !== null} onClose={() => setChosen(null)} title={say('record.amend')}>
+                {chosen && (
+                    <div className="space-y-2">
+                        <p className="break-words">
+                            <span className="font-mono font-bold">{chosen.raw}</span> {chosen.where}
+                        </p>
+                        {(['corrected', 'withdrawn'] as const).map((act) => (
+                            <p key={act}>
+                                <Button
+                                    onClick={() => {
+                                        setAmending({ reading: chosen, act });
+                                        setChosen(null);
+                                    }}
+                                >
+                                    {say(act === 'corrected' ? 'amend.correct-it' : 'amend.withdraw-it')}
+                                </Button>
+                            </p>
+                        ))}
+                    </div>
+                )}
+            </Modal>
             {amending && <Amend callId={callId} id={amending.reading.id} words={`${amending.reading.original}, ${amending.reading.where}`} raw={amending.reading.raw} act={amending.act} onClose={() => setAmending(null)} />}
         </div>
     );

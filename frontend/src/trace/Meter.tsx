@@ -64,14 +64,16 @@ export function Meter({ callId, instruments, instrument, onInstrument, connectio
             )}
             <div className="min-w-0">
                 {run === null && <Settings instruments={instruments.filter((each) => each.family === instrument.family)} instrument={instrument} onInstrument={onInstrument} />}
-                <div className="flex min-h-11 flex-wrap items-center justify-between gap-x-3">
-                    <p className="min-h-6 min-w-0 flex-1 break-words">{run !== null ? run.where : isOff ? 'At a point the map does not hold yet' : words.length === 0 ? missingLeads(instrument) : words.join('  →  ')}</p>
-                    {onLift && run === null && !isOff && words.length > 0 && (
-                        <Button look="quiet" className="px-1" onClick={onLift}>
-                            {instrument.leads.length > 0 ? 'Take the leads off' : instrument.slug === 'device-watch' ? 'Another device' : 'Take the clamp off'}
-                        </Button>
-                    )}
-                </div>
+                {run === null && (
+                    <div className="flex min-h-11 flex-wrap items-center justify-between gap-x-3">
+                        <p className="min-h-6 min-w-0 flex-1 break-words">{isOff ? 'At a point the map does not hold yet' : words.length === 0 ? missingLeads(instrument) : words.join('  →  ')}</p>
+                        {onLift && !isOff && words.length > 0 && (
+                            <Button look="quiet" className="px-1" onClick={onLift}>
+                                {instrument.leads.length > 0 ? 'Take the leads off' : instrument.slug === 'device-watch' ? 'Another device' : 'Take the clamp off'}
+                            </Button>
+                        )}
+                    </div>
+                )}
                 {instrument.deadOnly && <p className="text-sm font-bold">▲ On dead conductors only. This page cannot prove that anything is dead.</p>}
                 {run !== null && !run.isReady && <p className="text-sm text-soft">{say('reading.prepare')}</p>}
                 {isOff && (

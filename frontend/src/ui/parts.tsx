@@ -108,3 +108,8 @@ export function clock(at: string): string {
 export function day(at: string): string {
     return new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 }
+
+/** A time of day, with its date where that is another than the one beside it. */
+export function moment(at: string, beside: string): string {
+    return day(at) === day(beside) ? clock(at) : `${day(at)}, ${clock(at)}`;
+}
