@@ -14,7 +14,6 @@ use App\Api\View\ObservationView;
 use App\Api\View\PickView;
 use App\Api\View\QuestionView;
 use App\Api\View\StateView;
-use App\Api\View\TemporaryView;
 use App\Api\View\ToRepeatView;
 use App\Entity\Call;
 use App\Entity\Observation;
@@ -124,18 +123,28 @@ final readonly class CallViews
     /** @return list<LedgerEntry> what leads from one state to another, each with the way back */
     public static function ledger(House $house, State $from, State $to): array
     {
+        return self::entries($house, $from, $from->changesTo($to));
+    }
+
+    /**
+     * @param list<StateChange> $changes from a state
+     *
+     * @return list<LedgerEntry>
+     */
+    private static function entries(House $house, State $from, array $changes): array
+    {
         return array_map(static function (StateChange $change) use ($house, $from): LedgerEntry {
             $back = $change->undoneTo($from);
 
             return new LedgerEntry($change->operation, $change->subject, $change->value, $change->words($house), $back->operation, $back->value, ClampFirst::of($house, [$change])[$change->subject] ?? null);
-        }, $from->changesTo($to));
+        }, $changes);
     }
 
     private function closing(Journal $journal, string $rules): ClosingView
     {
         return new ClosingView(
             $this->say->each($this->closing->obstacles($journal), $rules),
-            array_map(static fn (StateChange $change): TemporaryView => new TemporaryView($change->operation, $change->subject, $change->value, null === $journal->house ? '' : $change->words($journal->house)), Closing::temporary($journal)),
+            null === $journal->house ? [] : self::entries($journal->house, State::resting($journal->house), Closing::temporary($journal)),
             array_map(static fn (array $danger): DangerView => new DangerView($danger[0]->id(), $danger[1], Closing::showing($journal, $danger[0])), $this->closing->dangers($journal)),
             Closing::wasOpened($journal),
         );
@@ -180,7 +189,7 @@ final readonly class CallViews
         foreach ($journal->fold()->asked() as $at => $changes) {
             $entry = $journal->entries[$at];
             foreach ($changes as $change) {
-                $questions[] = new QuestionView($entry->id(), $change->words($house), $change->operation, $change->subject, $change->value, $entry->source->author->name, self::time($entry->source->clientAt), self::standing($journal->state(), $change));
+                $questions[] = new QuestionView($entry->id(), $change->words($house), new Act($change->operation, $change->subject, $change->value), $entry->source->author->name, self::time($entry->source->clientAt), self::standing($journal->state(), $change));
             }
         }
 

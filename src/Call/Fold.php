@@ -109,19 +109,6 @@ final class Fold
         return $state;
     }
 
-    /** The state as it was at a position of the journal. */
-    public function atPosition(int $position): State
-    {
-        $state = $this->resting;
-        foreach ($this->entries as $at => $entry) {
-            if ($entry->position() <= $position) {
-                $state = $this->after[$at];
-            }
-        }
-
-        return $state;
-    }
-
     /** @return list<int> entries of other devices that switched something a device had not seen yet */
     public function meanwhile(?Uuid $device, ?int $seen, ?int $before = null): array
     {

@@ -13,7 +13,6 @@ use YellowProbe\Installation\Part;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\States;
-use YellowProbe\Safety\ComesAlive;
 
 /** Safe isolation on a call: the steps of the present round, the locks that hang, and the proofs of dead, each of its place. */
 final class Isolations
@@ -91,6 +90,7 @@ final class Isolations
     /** @return list<Proof> */
     private function made(): array
     {
+        $lapses = new Lapses($this->journal, $this);
         $proofs = $found = [];
         $reference = $before = false;
         foreach ($this->journal->standing(IsolationStep::class) as [$entry, $step]) {
@@ -111,7 +111,7 @@ final class Isolations
                         $live = $step->hasFoundVoltage();
                         // A second look does not hide a first one that found something: only a wider isolation does.
                         $doubtful = isset($found[$place]) && !$this->isWidenedAfter($found[$place], $at);
-                        [$lapse, $by] = $this->lapse($at, $place);
+                        [$lapse, $by] = $lapses->of($at, $place);
                         $proofs[] = new Proof($entry, $step, $place, $reference && $before && !$live && !$doubtful && $this->provedAfter($at), $live, $lapse, $by);
                         if ($live) {
                             $found[$place] = $entry;
@@ -203,7 +203,7 @@ final class Isolations
     }
 
     /** Whether each point of isolation is recorded as locked by somebody who has not taken the lock off. */
-    private function isAllLocked(?int $before = null): bool
+    public function isAllLocked(?int $before = null): bool
     {
         $points = $this->points($before);
 
@@ -230,57 +230,6 @@ final class Isolations
         }
 
         return false;
-    }
-
-    /** @return array{Lapse|null, Entry|null} the first thing that ended a proof, and the entry that did */
-    private function lapse(int $at, string $place): array
-    {
-        $house = $this->journal->house;
-        $own = $this->journal->entries[$at]->source;
-        foreach ($this->journal->fold()->meanwhile($own->device, $own->seen, $at) as $other) {
-            foreach ($this->journal->changes($other) as $change) {
-                if (null === $house || ComesAlive::by($house, $this->journal->fold()->before($other), $change, $place)) {
-                    return [Lapse::Meanwhile, $this->journal->entries[$other]];
-                }
-            }
-        }
-        $last = $own->clientAt;
-        for ($later = $at + 1, $count = \count($this->journal->entries); $later < $count; ++$later) {
-            $entry = $this->journal->entries[$later];
-            if ($this->isTooLong($last, $entry->source->clientAt) && !$this->isAllLocked($later)) {
-                return [Lapse::Gap, null];
-            }
-            $last = max($last, $entry->source->clientAt);
-            $step = $entry->payload;
-            if ($step instanceof IsolationStep) {
-                if (IsolationStep::RELEASE === $step->step && $step->isTaken()) {
-                    return [Lapse::Unlocked, $entry];
-                }
-                if (IsolationStep::LEFT === $step->step && !$this->isAllLocked($later)) {
-                    return [Lapse::Left, $entry];
-                }
-                if (Isolation::Dead === $step->inOrder() && $step->place === $place && $step->hasFoundVoltage()) {
-                    return [Lapse::Voltage, $entry];
-                }
-            }
-            $state = $this->journal->fold()->before($later);
-            foreach ($this->journal->changes($later) as $change) {
-                if (null === $house || ComesAlive::by($house, $state, $change, $place)) {
-                    return [Lapse::Energised, $entry];
-                }
-                $state = $state->after($change);
-            }
-        }
-        if (null !== $this->journal->now && $this->isTooLong($last, $this->journal->now) && !$this->isAllLocked()) {
-            return [Lapse::Gap, null];
-        }
-
-        return [null, null];
-    }
-
-    private function isTooLong(\DateTimeImmutable $from, \DateTimeImmutable $to): bool
-    {
-        return $to->getTimestamp() - $from->getTimestamp() > 60 * $this->journal->proofMinutes;
     }
 
     private function isWidenedAfter(Entry $found, ?int $before = null): bool

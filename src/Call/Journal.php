@@ -8,37 +8,25 @@ use App\Entity\Observation;
 use App\Observation\Accepted;
 use App\Observation\Closed;
 use App\Observation\Corrected;
-use App\Observation\Done;
-use App\Observation\Doubted;
 use App\Observation\Entry;
 use App\Observation\IsolationStep;
-use App\Observation\Leads;
 use App\Observation\Measured;
 use App\Observation\Payload;
-use App\Observation\Placed;
 use App\Observation\Repaired;
 use App\Observation\Seen;
 use App\Observation\Settled;
 use App\Observation\Told;
 use App\Observation\Tried;
 use App\Observation\Unrepaired;
-use App\Observation\Watched as Seeing;
 use App\Observation\Withdrawn;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\DeviceWatch;
-use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
-use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Instrument\TwoPoleIndicator;
 use YellowProbe\Procedure\Access;
 use YellowProbe\Procedure\Opened;
-use YellowProbe\Procedure\Watched;
 
 /** What the entries of a call add up to: the state of the house, the proofs, the readings and everything else as it stands. */
 final class Journal
@@ -227,109 +215,7 @@ final class Journal
     /** @return list<TakenReading> */
     public function readings(): array
     {
-        return $this->readings ??= $this->taken();
-    }
-
-    /** @return list<TakenReading> */
-    private function taken(): array
-    {
-        $doubted = $placed = [];
-        foreach ($this->standing(Doubted::class) as [, $doubt]) {
-            $doubted[$doubt->observation] = $doubt->reason;
-        }
-        foreach ($this->standing(Placed::class) as [, $place]) {
-            $placed[$place->observation] = $place->connection;
-        }
-        $repairs = array_map(fn (array $repair): int => $this->index($repair[0]), $this->standing(Repaired::class));
-        $readings = [];
-        foreach ($this->entries as $entry) {
-            if ($entry->payload instanceof IsolationStep && $entry->payload->isTaken()) {
-                array_push($readings, ...$this->ofIsolation($entry, $entry->payload));
-            }
-            if ($entry->payload instanceof Done && null !== $entry->payload->watched) {
-                array_push($readings, ...$this->ofClosing($entry, $entry->payload, $entry->payload->watched));
-            }
-            if (!$entry->payload instanceof Measured) {
-                continue;
-            }
-            $measured = $entry->payload;
-            $id = $entry->id();
-            $at = $this->index($entry);
-            try {
-                $instrument = Instruments::get($measured->instrument);
-            } catch (\OutOfBoundsException) {
-                continue; // a tester that an older version knew: shown as it is stored, weighed by nothing
-            }
-            $leads = $placed[$id] ?? $measured->connection;
-            $own = array_values(array_filter($this->corrections($entry), static fn (array $each): bool => null !== $each[1]->raw));
-            $before = array_values(array_filter($repairs, static fn (int $repair): bool => $repair < $at));
-            $readings[] = new TakenReading(
-                $entry,
-                $measured,
-                $instrument,
-                [] === $own ? $measured->raw : (string) $own[\count($own) - 1][1]->raw,
-                null === $leads || null === $this->house ? null : self::connected($leads->raw(), $instrument, $this->house),
-                $this->withdrawn[$id] ?? null,
-                array_map(static fn (array $each): array => ['id' => $each[0]->id(), 'raw' => (string) $each[1]->raw, 'reason' => $each[1]->reason], $own),
-                [] !== $before,
-                [] === $before ? [] : $this->repaired($before[\count($before) - 1] + 1),
-                $doubted[$id] ?? null,
-            );
-        }
-
-        return $readings;
-    }
-
-    /** @return list<TakenReading> what a device did that was watched as it was closed: it held, or it opened again */
-    private function ofClosing(Entry $entry, Done $done, Seeing $watched): array
-    {
-        $readings = [];
-        $state = $this->fold()->before($this->index($entry));
-        foreach ($done->changes as $at => $act) {
-            $state = $state->after($act->change());
-            $device = $this->house?->parts[$act->subject] ?? null;
-            $measurement = null === $device || 'set' !== $act->operation || 'on' !== $act->value ? null : Watched::device($device, $state, false);
-            if (null === $measurement || (!$watched->trips && !$watched->asExpected)) {
-                continue;
-            }
-            $raw = $watched->trips ? DeviceWatch::TRIPS : DeviceWatch::HOLDS;
-            $before = array_values(array_filter($this->standing(Repaired::class), fn (array $repair): bool => $this->index($repair[0]) < $this->index($entry)));
-            $readings[] = new TakenReading($entry, new Measured(DeviceWatch::closed()->slug(), $raw, new Leads([], $measurement->connection->around)), $measurement->instrument, $raw, $measurement->connection, null, [], [] !== $before, [] === $before ? [] : $this->repaired($this->index($entry)), null, (string) $at, $state);
-        }
-
-        return $readings;
-    }
-
-    /** @return list<TakenReading> the figures of a live reference, and of a dead test that found a voltage, as the indicator lit */
-    private function ofIsolation(Entry $entry, IsolationStep $step): array
-    {
-        $readings = [];
-        $indicator = TwoPoleIndicator::plain();
-        foreach ($step->tried as $at => $tried) {
-            $terminals = explode('|', $tried->pair);
-            if (null === $tried->raw || 2 !== \count($terminals) || null === $this->house) {
-                continue;
-            }
-            $lit = $indicator->lit(ReadingParser::parse($tried->raw, Instruments::get('voltmeter-high-z'))->value);
-            $measured = new Measured($indicator->slug(), $tried->raw, new Leads($terminals));
-            $readings[] = new TakenReading($entry, $measured, $indicator, $lit, self::connected(['terminals' => $terminals, 'around' => []], $indicator, $this->house), $this->withdrawn[$entry->id()] ?? null, [], false, [], null, (string) $at);
-        }
-
-        return $readings;
-    }
-
-    /**
-     * Null where the house of today does not hold the point any more: what was read there stays, and is weighed by nothing.
-     *
-     * @param array{terminals: list<string>, around: list<string>} $raw
-     */
-    private static function connected(array $raw, \YellowProbe\Instrument\Instrument $instrument, House $house): ?Connection
-    {
-        try {
-            return Connection::read($raw, $instrument, $house);
-        } catch (HouseError) {
-            return null;
-        }
+        return $this->readings ??= (new Readings($this))->taken();
     }
 
     /**

@@ -8,10 +8,10 @@ use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
 use App\Api\View\AgreementView;
-use App\Api\View\DecisionView;
 use App\Call\CallStore;
 use App\Call\TakenReading;
 use App\Entity\User;
+use App\Observation\DecisionOptions;
 use App\Observation\Repaired;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -47,7 +47,7 @@ final readonly class DecisionController
     }
 
     #[Route('/api/decisions', methods: ['POST'])]
-    #[OA\Post(path: '/api/decisions', operationId: 'decide', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['isDangerous', 'affected', 'tested', 'minutesEach', 'minutesLeft', 'hasParts', 'isRepairVisit', 'materials', 'ratePerHour'], properties: [new OA\Property(property: 'isDangerous', type: 'boolean'), new OA\Property(property: 'affected', type: 'number'), new OA\Property(property: 'tested', type: 'number'), new OA\Property(property: 'minutesEach', type: 'number'), new OA\Property(property: 'minutesLeft', type: 'number'), new OA\Property(property: 'hasParts', type: 'boolean'), new OA\Property(property: 'isRepairVisit', type: 'boolean'), new OA\Property(property: 'materials', type: 'number'), new OA\Property(property: 'ratePerHour', type: 'number')])), responses: [new OA\Response(response: 200, description: 'Both options; nothing is stored', content: new OA\JsonContent(ref: DecisionView::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    #[OA\Post(path: '/api/decisions', operationId: 'decide', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['isDangerous', 'affected', 'tested', 'minutesEach', 'minutesLeft', 'hasParts', 'isRepairVisit', 'materials', 'ratePerHour'], properties: [new OA\Property(property: 'isDangerous', type: 'boolean'), new OA\Property(property: 'affected', type: 'number'), new OA\Property(property: 'tested', type: 'number'), new OA\Property(property: 'minutesEach', type: 'number'), new OA\Property(property: 'minutesLeft', type: 'number'), new OA\Property(property: 'hasParts', type: 'boolean'), new OA\Property(property: 'isRepairVisit', type: 'boolean'), new OA\Property(property: 'materials', type: 'number'), new OA\Property(property: 'ratePerHour', type: 'number')])), responses: [new OA\Response(response: 200, description: 'Both options; nothing is stored', content: new OA\JsonContent(ref: DecisionOptions::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function decide(Request $request): JsonResponse
     {
         $fields = Body::of($request)->fields;
@@ -55,7 +55,7 @@ final readonly class DecisionController
         $tested = self::number($fields, 'tested', $affected, self::MOST_POINTS);
         $decision = MendOrList::of($fields->flag('isDangerous', false), (int) $affected, (int) $tested, self::number($fields, 'minutesEach', 0.0), self::number($fields, 'minutesLeft', 0.0), $fields->flag('hasParts', false), $fields->flag('isRepairVisit', true), self::number($fields, 'materials', 0.0), self::number($fields, 'ratePerHour', 0.0));
 
-        return Answer::of(new DecisionView($decision->mendMinutes, $decision->mendMoney, $decision->listMinutes, $decision->listMoney, $decision->leansToMend, $decision->because));
+        return Answer::of(new DecisionOptions($decision->mendMinutes, $decision->mendMoney, $decision->listMinutes, $decision->listMoney, $decision->leansToMend, $decision->because));
     }
 
     private static function number(Attributes $fields, string $key, float $least, float $most = self::MOST): float

@@ -40,6 +40,14 @@ final readonly class WorkLines implements LinesOfKind
         };
     }
 
+    /** What the ranking was computed with, so that it can be computed again. */
+    private static function versions(mixed $versions, Facts $facts): ?string
+    {
+        $all = array_filter(\is_array($versions) ? $versions : [], is_string(...));
+
+        return isset($all['engine'], $all['catalogue'], $all['priors'], $all['ruleSet']) ? $facts->say('record.versions', $all) : null;
+    }
+
     private function accepted(Journal $journal, Entry $entry, Accepted $accepted, Facts $facts): RecordLine
     {
         $verdict = $entry->source->verdict;
@@ -63,7 +71,8 @@ final readonly class WorkLines implements LinesOfKind
             ->add('class', null === $class || '' === $class ? null : ($this->trade->ruleSet($facts->rules())->classes()[$class] ?? $class))
             ->add('how', '' === $accepted->how ? $journal->words($entry, '') : $journal->words($entry, $accepted->how))
             ->list('reasons', $reasons)
-            ->list('others', $others);
+            ->list('others', $others)
+            ->add('computed-with', self::versions($verdict['versions'] ?? null, $facts));
 
         return new RecordLine('cause', $text('words') ?? $accepted->hypothesis, $facts->all());
     }

@@ -132,6 +132,9 @@ final class CallTest extends ApiTestCase
         self::assertSame('/payload/hypothesis', $this->observe($call, 'accepted', ['hypothesis' => 'gremlins', 'knowing' => 'seen'], 422)['pointer']);
         $this->observe($call, 'repaired', ['text' => 'x'], 409);
         $after = $this->observe($call, 'accepted', ['hypothesis' => 'borrowed-neutral|stair~lights-up', 'knowing' => 'inferred']);
+        $cause = array_values(array_filter((array) $after['record'], static fn (mixed $line): bool => 'cause' === self::at((array) $line, 'section')));
+        $facts = array_column((array) self::at((array) end($cause), 'facts'), 'value', 'label');
+        self::assertMatchesRegularExpression('/^Engine \d+, catalogue \d+, rates .+, rule set A$/', self::textAt($facts['Computed with'] ?? ''), 'so that it can be computed again');
         $verdict = self::at($after, 'observations', \count((array) $after['observations']) - 1, 'verdict');
         self::assertSame('P', self::at((array) $verdict, 'class'));
         self::assertCount(5, (array) self::at((array) $verdict, 'ranking'));

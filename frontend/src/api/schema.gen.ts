@@ -675,7 +675,7 @@ export interface components {
         /** @description What stands between a call and its closing. */
         ClosingView: {
             obstacles: string[];
-            temporary: components["schemas"]["TemporaryView"][];
+            temporary: components["schemas"]["LedgerEntry"][];
             dangers: components["schemas"]["DangerView"][];
             /** @description Whether any cover was off on this call. */
             wasOpened: boolean;
@@ -776,19 +776,6 @@ export interface components {
         };
         /** @description The two ways as they were priced when it was decided. */
         DecisionOptions: {
-            /** Format: float */
-            mendMinutes: number;
-            /** Format: float */
-            mendMoney: number;
-            /** Format: float */
-            listMinutes: number;
-            /** Format: float */
-            listMoney: number;
-            leansToMend: boolean;
-            because: string[];
-        };
-        /** @description Mend now, or make safe and come back: both with minutes and money. */
-        DecisionView: {
             /** Format: float */
             mendMinutes: number;
             /** Format: float */
@@ -1718,10 +1705,8 @@ export interface components {
         QuestionView: {
             id: string;
             words: string;
-            /** @enum {string} */
-            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
-            subject: string;
-            value: string;
+            /** @description What the late entry did. */
+            said: components["schemas"]["Act"];
             by: string;
             at: string;
             /** @description What stands as far as the journal says, where the answer is no. */
@@ -1992,14 +1977,6 @@ export interface components {
             atTimes: number;
             /** @description Its probability as it is shown everywhere: page, dialogue and paper. */
             shown: string;
-        };
-        /** @description A change that is not put back yet. */
-        TemporaryView: {
-            /** @enum {string} */
-            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
-            subject: string;
-            value: string;
-            words: string;
         };
         /** @description A terminal that a probe can reach. */
         TerminalView: {
@@ -2386,7 +2363,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DecisionView"];
+                    "application/json": components["schemas"]["DecisionOptions"];
                 };
             };
             422: components["responses"]["Problem"];

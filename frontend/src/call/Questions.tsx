@@ -14,9 +14,9 @@ export function Questions({ detail }: { detail: Detail }) {
         <section aria-label={say('question.title')} className="no-print space-y-3 border-b-2 border-doubt bg-sheet px-4 py-3">
             <h2 className="font-bold text-doubt">▲ {say('question.title')}</h2>
             {detail.questions.map((question) => (
-                <div key={question.id + question.subject} className="flex flex-wrap items-center gap-3">
+                <div key={question.id + question.said.subject} className="flex flex-wrap items-center gap-3">
                     <p className="min-w-52 flex-1 break-words">{say('question.intro', { by: question.by, time: clock(question.at), words: question.words })}</p>
-                    <Button disabled={observe.isPending} onClick={() => answer(question)}>
+                    <Button disabled={observe.isPending} onClick={() => answer(question.said)}>
                         {say('question.so')}
                     </Button>
                     <Button disabled={observe.isPending} onClick={() => answer(question.else)}>

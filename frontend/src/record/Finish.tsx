@@ -6,7 +6,7 @@ import { Button, clock, inputLook, Pick, Refused, useDraft } from '../ui/parts';
 import { say } from '../words';
 import { Unrepaired } from './Unrepaired';
 
-type Temporary = Schemas['TemporaryView'];
+type Temporary = Schemas['LedgerEntry'];
 
 const keyOf = (change: Temporary): string => `${change.operation} ${change.subject} ${change.value}`;
 

@@ -12,13 +12,13 @@ final readonly class ClosingView
 {
     /**
      * @param list<string> $obstacles
-     * @param list<TemporaryView> $temporary
+     * @param list<LedgerEntry> $temporary
      * @param list<DangerView> $dangers
      */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $obstacles,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TemporaryView::class))]
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LedgerEntry::class))]
         public array $temporary,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DangerView::class))]
         public array $dangers,

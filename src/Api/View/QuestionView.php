@@ -8,7 +8,7 @@ use App\Observation\Act;
 use OpenApi\Attributes as OA;
 
 /** An act that arrived after somebody else had switched the same thing: how does it stand now? */
-#[OA\Schema(required: ['id', 'words', 'operation', 'subject', 'value', 'by', 'at', 'else'])]
+#[OA\Schema(required: ['id', 'words', 'said', 'by', 'at', 'else'])]
 final readonly class QuestionView
 {
     public function __construct(
@@ -16,12 +16,8 @@ final readonly class QuestionView
         public string $id,
         #[OA\Property]
         public string $words,
-        #[OA\Property(enum: Act::OPERATIONS)]
-        public string $operation,
-        #[OA\Property]
-        public string $subject,
-        #[OA\Property]
-        public string $value,
+        #[OA\Property(ref: Act::class, description: 'What the late entry did.')]
+        public Act $said,
         #[OA\Property]
         public string $by,
         #[OA\Property]
