@@ -10,6 +10,7 @@ use App\Observation\Lock;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Part;
+use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Procedure\Isolation;
 use YellowProbe\Procedure\States;
@@ -17,6 +18,9 @@ use YellowProbe\Procedure\States;
 /** Safe isolation on a call: the steps of the present round, the locks that hang, and the proofs of dead, each of its place. */
 final class Isolations
 {
+    /** @var array<string, Entry>|null */
+    private ?array $steps = null;
+
     /** @var list<Proof>|null */
     private ?array $proofs = null;
 
@@ -27,7 +31,16 @@ final class Isolations
     /** @return array<string, Entry> step => the entry that took it or left it out, in the present round */
     public function steps(): array
     {
+        return $this->steps ??= $this->round();
+    }
+
+    /** @return array<string, Entry> */
+    private function round(): array
+    {
         $steps = [];
+        $house = $this->journal->house;
+        // Devices that hold the supply off: the mains, and whatever a step opened.
+        $points = null === $house ? [] : array_fill_keys(array_map(static fn (Part $main): string => $main->id, States::mains($house)), true);
         foreach ($this->journal->entries as $at => $entry) {
             $step = $entry->payload;
             if ($step instanceof IsolationStep) {
@@ -48,12 +61,21 @@ final class Isolations
                         }
                     }
                 }
-            } elseif ($this->energises($at)) {
+                foreach ($this->journal->changes($at) as $change) {
+                    $points[$change->subject] = true;
+                }
+            } elseif (self::closes($points, ...$this->journal->changes($at))) {
                 $steps = [];
             }
         }
 
         return $steps;
+    }
+
+    /** @param array<string, true> $points */
+    private static function closes(array $points, StateChange ...$changes): bool
+    {
+        return [] !== array_filter($changes, static fn (StateChange $change): bool => 'set' === $change->operation && 'off' !== $change->value && isset($points[$change->subject]));
     }
 
     /** @return array{place: string|null, level: string|null} where the work of the present round is, and what goes off for it */
@@ -208,28 +230,6 @@ final class Isolations
         $points = $this->points($before);
 
         return [] !== $points && [] === array_diff($points, array_map(strval(...), array_keys($this->locks($before))));
-    }
-
-    /** Whether an entry closes a device that the isolation opened, or a main. */
-    private function energises(int $at): bool
-    {
-        $house = $this->journal->house;
-        if (null === $house) {
-            return false;
-        }
-        $opened = array_map(static fn (Part $main): string => $main->id, States::mains($house));
-        foreach ($this->journal->entries as $earlier => $entry) {
-            foreach ($entry->payload instanceof IsolationStep ? $this->journal->changes($earlier) : [] as $change) {
-                $opened[] = $change->subject;
-            }
-        }
-        foreach ($this->journal->changes($at) as $change) {
-            if ('set' === $change->operation && 'off' !== $change->value && \in_array($change->subject, $opened, true)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function isWidenedAfter(Entry $found, ?int $before = null): bool
