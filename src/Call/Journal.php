@@ -19,6 +19,7 @@ use App\Observation\Told;
 use App\Observation\Tried;
 use App\Observation\Unrepaired;
 use App\Observation\Withdrawn;
+use App\Observation\Worded;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\House;
@@ -155,12 +156,23 @@ final class Journal
         return $this->corrected[$entry->id()] ?? [];
     }
 
-    /** The words of an entry as last corrected. */
-    public function words(Entry $entry, string $first): string
+    /** The words of an entry as last corrected; empty when it has none. */
+    public function words(Entry $entry): string
     {
         $corrections = $this->corrections($entry);
 
-        return [] === $corrections ? $first : $corrections[\count($corrections) - 1][1]->text ?? $first;
+        return ([] === $corrections ? null : $corrections[\count($corrections) - 1][1]->text) ?? ($entry->payload instanceof Worded ? $entry->payload->words() : '');
+    }
+
+    /** What an entry said before it was corrected: its words, or the figure of a reading; null when nobody has. */
+    public function original(Entry $entry): ?string
+    {
+        return match (true) {
+            [] === $this->corrections($entry) => null,
+            $entry->payload instanceof Worded => $entry->payload->words(),
+            $entry->payload instanceof Measured => $entry->payload->raw,
+            default => null,
+        };
     }
 
     /** The house that an entry names things in: the version it was made in. */

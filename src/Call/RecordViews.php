@@ -12,6 +12,7 @@ use App\Observation\Doubted;
 use App\Observation\Entry;
 use App\Observation\Seen;
 use App\Observation\Withdrawn;
+use App\Observation\Worded;
 use App\Record\RecordLines;
 
 /** The record of a call as the page prints it: a line for every entry, with what was said beside it. */
@@ -58,7 +59,8 @@ final readonly class RecordViews
             $beside,
             $journal->withdrawnReason($entry),
             $entry->payload instanceof Seen && null !== $entry->payload->photo,
-            null !== $entry->payload && \in_array($entry->payload::class, Verdicts::CORRECTED, true),
+            $journal->original($entry),
+            $entry->payload instanceof Worded,
             null !== $entry->payload && \in_array($entry->payload::class, Verdicts::WITHDRAWN, true) && null === $journal->withdrawnReason($entry),
         );
     }

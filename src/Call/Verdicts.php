@@ -28,6 +28,7 @@ use App\Observation\Told;
 use App\Observation\Tried;
 use App\Observation\Unrepaired;
 use App\Observation\Withdrawn;
+use App\Observation\Worded;
 use App\Words\Say;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
@@ -47,9 +48,6 @@ final readonly class Verdicts
 
     /** What can be taken back; what was done to the house is undone by another act instead. */
     public const WITHDRAWN = [Measured::class, Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, LeverTried::class, Tried::class, Settled::class, People::class];
-
-    /** What has words that can be put right. */
-    public const CORRECTED = [Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, Settled::class];
 
     public function __construct(private ReadingVerdict $readings, private IsolationRules $isolations, private Mending $mending, private Closing $closing, private TradeData $trade, private Say $say)
     {
@@ -216,7 +214,7 @@ final readonly class Verdicts
 
             return [];
         }
-        if (!self::isOf($corrected->observation, self::CORRECTED, $journal)) {
+        if (!$journal->entry($corrected->observation)?->payload instanceof Worded) {
             throw Problem::invalid('/payload/observation', 'There is no entry with words of its own under this id on this call.');
         }
 

@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** A cause taken as the cause, by its id in the ranking, with how it is known and how it came about. */
 #[OA\Schema(required: ['hypothesis', 'knowing'], additionalProperties: false)]
-final readonly class Accepted implements Payload
+final readonly class Accepted implements Worded
 {
     public function __construct(
         #[OA\Property(minLength: 1, maxLength: 300)]
@@ -18,6 +18,11 @@ final readonly class Accepted implements Payload
         #[OA\Property(maxLength: 2000)]
         public string $how = '',
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->how;
     }
 
     public static function kind(): string

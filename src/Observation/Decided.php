@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** Mend now, or make safe and list: the choice with its reason, and who agreed to what costs money. */
 #[OA\Schema(required: ['choice', 'reason'], additionalProperties: false)]
-final readonly class Decided implements Payload
+final readonly class Decided implements Worded
 {
     public const CHOICES = ['mend', 'list'];
 
@@ -24,6 +24,11 @@ final readonly class Decided implements Payload
         #[OA\Property]
         public ?DecisionOptions $options = null,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->reason;
     }
 
     public static function kind(): string

@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** A repair of the cause accepted last: what was done, with what, in how many minutes. */
 #[OA\Schema(required: ['text'], additionalProperties: false)]
-final readonly class Repaired implements Payload
+final readonly class Repaired implements Worded
 {
     public function __construct(
         #[OA\Property(minLength: 1, maxLength: 2000)]
@@ -18,6 +18,11 @@ final readonly class Repaired implements Payload
         #[OA\Property(minimum: 0, maximum: 100000)]
         public ?int $minutes = null,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->text;
     }
 
     public static function kind(): string

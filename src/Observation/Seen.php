@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** What was seen, heard or smelt at a place: of the list of looks, of the list of findings, or in words; with a photo. */
 #[OA\Schema(additionalProperties: false)]
-final readonly class Seen implements Payload
+final readonly class Seen implements Worded
 {
     public const CLASSES = ['D', 'P', 'I', 'F'];
     public const KNOWING = ['seen', 'measured', 'inferred', 'assumed'];
@@ -29,6 +29,11 @@ final readonly class Seen implements Payload
         #[OA\Property(description: 'A JPEG, PNG or WebP picture as a data URL.', minLength: 1, maxLength: Photo::MOST_BYTES)]
         public ?string $photo = null,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->text ?? '';
     }
 
     public static function kind(): string

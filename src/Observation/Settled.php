@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 
 /** The verdict on one symptom that was told. */
 #[OA\Schema(required: ['observation', 'verdict', 'text'], additionalProperties: false)]
-final readonly class Settled implements Payload
+final readonly class Settled implements Worded
 {
     public function __construct(
         #[OA\Property(format: 'uuid')]
@@ -19,6 +19,11 @@ final readonly class Settled implements Payload
         #[OA\Property(minLength: 1, maxLength: 2000)]
         public string $text,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->text;
     }
 
     public static function kind(): string

@@ -8,7 +8,7 @@ use OpenApi\Attributes as OA;
 
 /** What somebody said: in plain words, and what of it could be picked as an event. */
 #[OA\Schema(required: ['text'], additionalProperties: false)]
-final readonly class Told implements Payload
+final readonly class Told implements Worded
 {
     /**
      * @param string|null $device      the protective device that trips, by its id in the house
@@ -34,6 +34,11 @@ final readonly class Told implements Payload
         #[OA\Property(minLength: 1, maxLength: 300)]
         public ?string $also = null,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->text;
     }
 
     public static function kind(): string

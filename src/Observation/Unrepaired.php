@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
  * they answered, and when somebody comes back. A visit may end with it as well as with a repair.
  */
 #[OA\Schema(required: ['finding', 'class', 'measure', 'told', 'answer', 'words'], additionalProperties: false)]
-final readonly class Unrepaired implements Payload
+final readonly class Unrepaired implements Worded
 {
     public const ANSWERS = ['agrees', 'refuses', 'not-there'];
 
@@ -43,6 +43,11 @@ final readonly class Unrepaired implements Payload
         #[OA\Property(format: 'date')]
         public ?string $comeBack = null,
     ) {
+    }
+
+    public function words(): string
+    {
+        return $this->finding;
     }
 
     public static function kind(): string

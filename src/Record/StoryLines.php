@@ -53,14 +53,14 @@ final readonly class StoryLines implements LinesOfKind
             ->add('since', $told->since)
             ->add('also', $told->also);
 
-        return new RecordLine('told', $journal->words($entry, $told->text), $facts->all());
+        return new RecordLine('told', $journal->words($entry), $facts->all());
     }
 
     private function seen(Journal $journal, Entry $entry, Seen $seen, Facts $facts): RecordLine
     {
         $look = null === $seen->look ? null : ($this->trade->looks()->all()[$seen->look] ?? null);
         $class = $seen->class ?? (\is_string($entry->source->verdict['class'] ?? null) ? $entry->source->verdict['class'] : null);
-        $text = null === $seen->text ? '' : $journal->words($entry, $seen->text);
+        $text = $journal->words($entry);
         $facts->add('place', null === $seen->place ? null : $facts->name($seen->place))
             ->add('class', null === $class ? null : ($this->trade->ruleSet($facts->rules())->classes()[$class] ?? $class))
             ->add('knowing', null === $seen->knowing ? null : $facts->say("knowing.$seen->knowing"))
@@ -82,7 +82,7 @@ final readonly class StoryLines implements LinesOfKind
     private static function settled(Journal $journal, Entry $entry, Settled $settled, Facts $facts): RecordLine
     {
         $told = $journal->entry($settled->observation);
-        $facts->add('about', $told?->payload instanceof Told ? $journal->words($told, $told->payload->text) : $settled->observation)->add('how-known', $journal->words($entry, $settled->text));
+        $facts->add('about', $told?->payload instanceof Told ? $journal->words($told) : $settled->observation)->add('how-known', $journal->words($entry));
 
         return new RecordLine('told', $facts->say("record.settled.$settled->verdict"), $facts->all());
     }

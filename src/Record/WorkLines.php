@@ -34,7 +34,7 @@ final readonly class WorkLines implements LinesOfKind
             $entry->payload instanceof Decided => self::decided($journal, $entry, $entry->payload, $facts),
             $entry->payload instanceof Repaired => self::repaired($journal, $entry, $entry->payload, $facts),
             $entry->payload instanceof Unrepaired => $this->unrepaired($journal, $entry, $entry->payload, $facts),
-            $entry->payload instanceof Advised => new RecordLine('advice', $journal->words($entry, $entry->payload->text)),
+            $entry->payload instanceof Advised => new RecordLine('advice', $journal->words($entry)),
             $entry->payload instanceof Closed => self::closed($journal, $entry, $entry->payload, $facts),
             default => throw new \LogicException('Not of these kinds.'),
         };
@@ -69,7 +69,7 @@ final readonly class WorkLines implements LinesOfKind
             ->add('probability', $text('shown'))
             ->add('probability-here', $text('shown') === $text('shownHere') ? null : $text('shownHere'))
             ->add('class', null === $class || '' === $class ? null : ($this->trade->ruleSet($facts->rules())->classes()[$class] ?? $class))
-            ->add('how', '' === $accepted->how ? $journal->words($entry, '') : $journal->words($entry, $accepted->how))
+            ->add('how', $journal->words($entry))
             ->list('reasons', $reasons)
             ->list('others', $others)
             ->add('computed-with', self::versions($verdict['versions'] ?? null, $facts));
@@ -79,7 +79,7 @@ final readonly class WorkLines implements LinesOfKind
 
     private static function decided(Journal $journal, Entry $entry, Decided $decided, Facts $facts): RecordLine
     {
-        $facts->add('reason', $journal->words($entry, $decided->reason))->add('agreed', null === $decided->consent ? null : $facts->say('record.agreed', ['who' => $decided->consent->who, 'how' => $decided->consent->how]));
+        $facts->add('reason', $journal->words($entry))->add('agreed', null === $decided->consent ? null : $facts->say('record.agreed', ['who' => $decided->consent->who, 'how' => $decided->consent->how]));
         $inputs = $decided->inputs;
         if (null !== $inputs) {
             $facts->add('decided-from', $facts->say('record.inputs', ['affected' => self::plain($inputs->affected), 'tested' => self::plain($inputs->tested), 'each' => self::plain($inputs->minutesEach), 'left' => self::plain($inputs->minutesLeft), 'materials' => self::plain($inputs->materials), 'rate' => self::plain($inputs->ratePerHour), 'danger' => $inputs->isDangerous ? 'yes' : 'no', 'parts' => $inputs->hasParts ? 'yes' : 'no', 'repair' => $inputs->isRepairVisit ? 'yes' : 'no']));
@@ -98,7 +98,7 @@ final readonly class WorkLines implements LinesOfKind
         $cause = $of?->source->verdict['words'] ?? null;
         $facts->add('repaired', \is_string($cause) ? $cause : null)->add('materials', $repaired->materials)->add('minutes', null === $repaired->minutes ? null : $facts->say('record.minutes', ['minutes' => $repaired->minutes]));
 
-        return new RecordLine('repair', $journal->words($entry, $repaired->text), $facts->all());
+        return new RecordLine('repair', $journal->words($entry), $facts->all());
     }
 
     private function unrepaired(Journal $journal, Entry $entry, Unrepaired $left, Facts $facts): RecordLine
@@ -113,7 +113,7 @@ final readonly class WorkLines implements LinesOfKind
             ->add('answer-words', $left->words)
             ->add('come-back', $left->comeBack);
 
-        return new RecordLine('unrepaired', $journal->words($entry, $left->finding), $facts->all());
+        return new RecordLine('unrepaired', $journal->words($entry), $facts->all());
     }
 
     private static function closed(Journal $journal, Entry $entry, Closed $closed, Facts $facts): RecordLine

@@ -6,14 +6,17 @@ namespace App\Tests;
 
 use App\Api\OpenApi;
 use App\Call\Journal;
+use App\Call\RecordViews;
 use App\Entity\Call;
 use App\Entity\Firm;
 use App\Entity\Observation;
 use App\Entity\User;
 use App\Observation\Entry;
 use App\Observation\Kinds;
+use App\Observation\Measured;
 use App\Observation\Payload;
 use App\Observation\PayloadError;
+use App\Observation\Worded;
 use App\Record\RecordLines;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
@@ -109,6 +112,30 @@ final class PayloadTest extends KernelTestCase
             }
             self::assertGreaterThan(0, $tried, "no sample of {$class::kind()}.$property could be drawn");
             self::assertSame($tried, $differs, "{$class::kind()}.$property is stored and nowhere on the record");
+        }
+    }
+
+    /** @param class-string<Payload> $class */
+    #[DataProvider('kinds')]
+    public function testACorrectionAndWhatItCorrectsBothStandOnTheRecord(string $class): void
+    {
+        $isFigure = Measured::class === $class;
+        if (!$isFigure && !is_a($class, Worded::class, true)) {
+            $this->expectNotToPerformAssertions();
+
+            return;
+        }
+        $first = self::observation($class::kind(), self::admitted(self::samples(23), $class, 1.0));
+        $said = $isFigure ? ['raw' => '0.31 Ω'] : ['text' => 'What it should have said.'];
+        $journal = new Journal([$first, self::observation('corrected', ['observation' => $first->id->toRfc4122(), 'reason' => 'A slip.'] + $said, 2)], self::house());
+        $line = self::service(RecordViews::class)->of($journal)[0];
+        $payload = $journal->entries[0]->payload;
+        $original = $payload instanceof Worded ? $payload->words() : ($payload instanceof Measured ? $payload->raw : '');
+        self::assertNotSame('', $original);
+        self::assertSame($original, $line->original);
+        self::assertSame([current($said), 'A slip.'], [$line->beside[0]->words, $line->beside[0]->reason]);
+        if (!$isFigure) {
+            self::assertStringContainsString(current($said), json_encode([$line->words, $line->facts], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), 'what it says now');
         }
     }
 

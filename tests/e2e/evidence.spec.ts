@@ -70,7 +70,8 @@ test.describe('evidence stays', () => {
         // All of it is on the record.
         await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Hand over/ }).click();
         const record = page.getByRole('article');
-        await expect(record).toContainText('Reason: Decimal point missed.');
+        await expect(record).toContainText('First written: “3.1”');
+        await expect(record).toContainText('to “0.31”: Decimal point missed.');
         await expect(record).toContainText('Withdrawn: Probe on paint.');
         await expect(record).toContainText('Not finished');
     });

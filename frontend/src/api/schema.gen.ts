@@ -1784,6 +1784,8 @@ export interface components {
             /** @description The reason, when it does not stand any more. */
             withdrawn: string | null;
             photo: boolean;
+            /** @description What it said before it was corrected; null when nobody has. */
+            original: string | null;
             /** @description Whether its words can be put right beside it; of a reading its figure is. */
             canCorrect: boolean;
             canWithdraw: boolean;

@@ -20,7 +20,7 @@ export function Hear({ detail }: { detail: Detail }) {
                 <ol className="space-y-4">
                     {story.map((line) => (
                         <li key={line.id} className="border-l-2 border-line pl-3">
-                            <Line callId={detail.call.id} line={line}>
+                            <Line call={detail.call} line={line}>
                                 {line.withdrawn === null && symptoms.has(line.id) && <Settle detail={detail} told={line} />}
                             </Line>
                         </li>

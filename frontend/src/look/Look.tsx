@@ -66,7 +66,7 @@ export function Look({ detail }: { detail: Detail }) {
                 <ol className="divide-y divide-line">
                     {found.map((line) => (
                         <li key={line.id}>
-                            <Line callId={detail.call.id} line={line} />
+                            <Line call={detail.call} line={line} />
                         </li>
                     ))}
                 </ol>

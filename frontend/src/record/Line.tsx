@@ -8,7 +8,7 @@ import { Amend, type Amending } from './Amend';
 export type RecordLine = Schemas['RecordLineView'];
 
 /** An entry as the record says it, with what was said beside it later, and the menu to put it right. */
-export function Line({ callId, line, strong = false, children }: { callId: string; line: RecordLine; strong?: boolean; children?: ReactNode }) {
+export function Line({ call, line, strong = false, children }: { call: Schemas['CallSummary']; line: RecordLine; strong?: boolean; children?: ReactNode }) {
     const [amending, setAmending] = useState<Amending | null>(null);
     const gone = line.withdrawn !== null;
     return (
@@ -16,7 +16,7 @@ export function Line({ callId, line, strong = false, children }: { callId: strin
             <div className="min-w-0 flex-1">
                 <p className="break-words">
                     <span className="text-sm text-soft">
-                        <span className="font-mono">{clock(line.at)}</span> {line.by}
+                        <span className="font-mono">{moment(line.at, call.openedAt)}</span> {line.by}
                         {line.storedAt !== null && ` (${say('record.stored-at', { time: moment(line.storedAt, line.at) })})`}
                     </span>{' '}
                     <span className={`${strong ? 'text-lg font-bold' : ''} ${gone ? 'line-through' : ''}`}>{line.words}</span>
@@ -24,7 +24,7 @@ export function Line({ callId, line, strong = false, children }: { callId: strin
                 <Facts facts={line.facts} />
                 {gone && <p className="text-sm">{say('record.withdrawn', { reason: line.withdrawn ?? '' })}</p>}
                 <Beside line={line} />
-                {line.photo && <img className="mt-1 max-h-40 border border-line" loading="lazy" src={`/api/calls/${callId}/observations/${line.id}/photo`} alt={say('record.photo', { words: line.words })} />}
+                {line.photo && <img className="mt-1 max-h-40 border border-line" loading="lazy" src={`/api/calls/${call.id}/observations/${line.id}/photo`} alt={say('record.photo', { words: line.words })} />}
                 {children}
             </div>
             {(line.canCorrect || line.canWithdraw) && (
@@ -38,7 +38,7 @@ export function Line({ callId, line, strong = false, children }: { callId: strin
                     </MenuItems>
                 </Menu>
             )}
-            {amending && <Amend callId={callId} id={line.id} words={line.words} act={amending} onClose={() => setAmending(null)} />}
+            {amending && <Amend callId={call.id} id={line.id} words={line.words} act={amending} onClose={() => setAmending(null)} />}
         </div>
     );
 }
@@ -58,14 +58,20 @@ export function Facts({ facts }: { facts: Schemas['FactView'][] }) {
 }
 
 /** Corrections and doubts beside the entry that they are about. */
-export function Beside({ line }: { line: Pick<RecordLine, 'beside'> }) {
-    return line.beside
+export function Beside({ line }: { line: Pick<RecordLine, 'beside' | 'original'> }) {
+    const said = line.beside
         .filter((each) => each.kind !== 'withdrawn')
         .map((each) => (
             <p key={each.at + each.kind + each.words} className="text-sm break-words">
                 {say(`beside.${each.kind}`, { words: each.words, reason: each.reason, by: each.by, time: clock(each.at) })}
             </p>
         ));
+    return (
+        <>
+            {line.original !== null && line.original !== '' && <p className="text-sm break-words">{say('beside.original', { words: line.original })}</p>}
+            {said}
+        </>
+    );
 }
 
 export function Item({ act, children }: { act: () => void; children: string }) {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Button, clock, Mark, Modal, moment } from '../ui/parts';
+import { Button, Mark, Modal, moment } from '../ui/parts';
 import { say } from '../words';
 import { Amend } from './Amend';
 import { Beside, Facts, type RecordLine } from './Line';
@@ -8,7 +8,7 @@ import { Beside, Facts, type RecordLine } from './Line';
 type Reading = Schemas['ReadingView'];
 
 /** Readings with all that is stored of each; of repeats the one that goes on the record is told apart from the others. */
-export function ReadingsTable({ callId, readings, record, label }: { callId: string; readings: Reading[]; record: RecordLine[]; label: string }) {
+export function ReadingsTable({ call, readings, record, label }: { call: Schemas['CallSummary']; readings: Reading[]; record: RecordLine[]; label: string }) {
     const [chosen, setChosen] = useState<Reading | null>(null);
     const [amending, setAmending] = useState<{ reading: Reading; act: 'corrected' | 'withdrawn' } | null>(null);
     if (readings.length === 0) {
@@ -33,7 +33,7 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                         const line = lines.get(reading.id);
                         return (
                             <tr key={reading.id} className="break-inside-avoid border-b border-line align-top">
-                                <td className="py-1 pr-3 font-mono">{clock(reading.at)}</td>
+                                <td className="py-1 pr-3 font-mono">{moment(reading.at, call.openedAt)}</td>
                                 <td className="py-1 pr-3 break-words">
                                     {reading.where}
                                     {reading.instrument === 'plug-in-tester' && <span className="text-soft"> ({say('record.screening')})</span>}
@@ -93,7 +93,7 @@ export function ReadingsTable({ callId, readings, record, label }: { callId: str
                     </div>
                 )}
             </Modal>
-            {amending && <Amend callId={callId} id={amending.reading.id} words={`${amending.reading.original}, ${amending.reading.where}`} raw={amending.reading.raw} act={amending.act} onClose={() => setAmending(null)} />}
+            {amending && <Amend callId={call.id} id={amending.reading.id} words={`${amending.reading.original}, ${amending.reading.where}`} raw={amending.reading.raw} act={amending.act} onClose={() => setAmending(null)} />}
         </div>
     );
 }

@@ -12,7 +12,7 @@ export function Record({ detail }: { detail: Detail }) {
     const before = readings.filter((reading) => !reading.afterRepair);
     const after = readings.filter((reading) => reading.afterRepair);
     const of = (section: string) => record.filter((line) => line.section === section);
-    const part = (section: string, strong = false) => <Lines key={section} callId={call.id} title={say(`record.${section}`)} lines={of(section)} strong={strong} />;
+    const part = (section: string, strong = false) => <Lines key={section} call={call} title={say(`record.${section}`)} lines={of(section)} strong={strong} />;
     return (
         <main className="mx-auto max-w-4xl px-4 py-6 print:max-w-none print:p-0">
             <div className="no-print mb-6 flex flex-wrap gap-3">
@@ -36,14 +36,14 @@ export function Record({ detail }: { detail: Detail }) {
                 {part('safe')}
                 {part('done')}
                 <Part title={say(after.length > 0 ? 'record.before' : 'record.readings')}>
-                    <ReadingsTable callId={call.id} readings={before} record={record} label={say(after.length > 0 ? 'record.before' : 'record.readings')} />
+                    <ReadingsTable call={call} readings={before} record={record} label={say(after.length > 0 ? 'record.before' : 'record.readings')} />
                 </Part>
                 {part('cause', true)}
                 {part('decided')}
                 {part('repair')}
                 {after.length > 0 && (
                     <Part title={say('record.after')}>
-                        <ReadingsTable callId={call.id} readings={after} record={record} label={say('record.after')} />
+                        <ReadingsTable call={call} readings={after} record={record} label={say('record.after')} />
                         <p className="mt-1 font-bold">{after.some((reading) => reading.proves) ? `● ${say('record.proved')}` : `▲ ${say('record.unproved')}`}</p>
                     </Part>
                 )}
@@ -60,11 +60,11 @@ export function Record({ detail }: { detail: Detail }) {
     );
 }
 
-function Lines({ callId, title, lines, strong }: { callId: string; title: string; lines: RecordLine[]; strong: boolean }) {
+function Lines({ call, title, lines, strong }: { call: Detail['call']; title: string; lines: RecordLine[]; strong: boolean }) {
     return lines.length === 0 ? null : (
         <Part title={title}>
             {lines.map((line) => (
-                <Line key={line.id} callId={callId} line={line} strong={strong} />
+                <Line key={line.id} call={call} line={line} strong={strong} />
             ))}
         </Part>
     );

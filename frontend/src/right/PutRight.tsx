@@ -47,13 +47,13 @@ export function PutRight({ detail }: { detail: Detail }) {
             <div className="space-y-8">
                 <section>
                     <h2 className="text-soft">{say('record.cause')}</h2>
-                    <Line callId={callId} line={accepted} strong />
+                    <Line call={detail.call} line={accepted} strong />
                 </section>
                 <Decide detail={detail} dangerous={grade === 'D' || grade === 'P'} />
                 <section>
                     <h2 className="mb-2 text-xl font-bold">Repair</h2>
                     {repairs.map((repair) => (
-                        <Line key={repair.id} callId={callId} line={repair} />
+                        <Line key={repair.id} call={detail.call} line={repair} />
                     ))}
                     <form
                         className="space-y-3"

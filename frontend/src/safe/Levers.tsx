@@ -44,7 +44,7 @@ function Walk({ detail, map }: { detail: Detail; map: Schemas['MapView'] }) {
             {detail.record
                 .filter((line) => line.kind === 'lever')
                 .map((line) => (
-                    <Line key={line.id} callId={callId} line={line} />
+                    <Line key={line.id} call={detail.call} line={line} />
                 ))}
             <Pick label={say('levers.pick')} value={device} onChange={setDevice} options={map.levers.map((each) => ({ slug: each.device, words: each.name }))} />
             {lever && (

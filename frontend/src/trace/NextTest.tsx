@@ -52,7 +52,16 @@ export function NextTest({ next, callId, busy, onSetUp }: { next: Schemas['Advic
                         {best.steps.slice(0, 8).map((step) => (
                             <li key={step}>{step}</li>
                         ))}
-                        {best.steps.length > 8 && <li>and {best.steps.length - 8} more</li>}
+                        {best.steps.length > 8 && (
+                            <li>
+                                <details>
+                                    <summary className="min-h-11 cursor-pointer py-2">and {best.steps.length - 8} more</summary>
+                                    {best.steps.slice(8).map((step) => (
+                                        <p key={step}>{step}</p>
+                                    ))}
+                                </details>
+                            </li>
+                        )}
                     </ul>
                 )}
                 <Outcomes outcomes={best.outcomes} />

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** An entry as the record says it: nothing that is stored is left out. */
-#[OA\Schema(required: ['id', 'position', 'kind', 'section', 'at', 'storedAt', 'by', 'words', 'facts', 'beside', 'withdrawn', 'photo', 'canCorrect', 'canWithdraw'])]
+#[OA\Schema(required: ['id', 'position', 'kind', 'section', 'at', 'storedAt', 'by', 'words', 'facts', 'beside', 'withdrawn', 'photo', 'original', 'canCorrect', 'canWithdraw'])]
 final readonly class RecordLineView
 {
     /**
@@ -39,6 +39,8 @@ final readonly class RecordLineView
         public ?string $withdrawn,
         #[OA\Property]
         public bool $photo,
+        #[OA\Property(description: 'What it said before it was corrected; null when nobody has.')]
+        public ?string $original,
         #[OA\Property(description: 'Whether its words can be put right beside it; of a reading its figure is.')]
         public bool $canCorrect,
         #[OA\Property]
