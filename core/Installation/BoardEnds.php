@@ -51,4 +51,107 @@ final class BoardEnds
 
         return null;
     }
+
+    /** Where the line of a circuit starts: the first leg of two. */
+    public static function lineAtBoard(House $house, string $circuit): string
+    {
+        return array_values(self::linesAtBoard($house, $circuit))[0];
+    }
+
+    /** @return non-empty-array<string, string> where the lines of a circuit start: one by L, or two legs by L1 and L2 */
+    public static function linesAtBoard(House $house, string $circuit): array
+    {
+        $way = $house->parts[$house->circuits[$circuit]->way];
+
+        return match ($way->kind) {
+            'rcbo', 'residual-device' => ['L' => $way->terminal('Lout')],
+            'two-pole-breaker' => ['L1' => $way->terminal('out1'), 'L2' => $way->terminal('out2')],
+            default => ['L' => $way->terminal('out')],
+        };
+    }
+
+    /**
+     * The line at the board that feeds a terminal, read off the wiring: of two legs the one that it hangs on.
+     *
+     * @param string $terminal behind whatever contact it has
+     */
+    public static function lineFeeding(House $house, string $circuit, string $terminal): string
+    {
+        $way = $house->circuits[$circuit]->way;
+        $seen = [$terminal => true];
+        for ($next = [$terminal]; [] !== $next;) {
+            $at = array_shift($next);
+            if ($house->partOf($at)->id === $way) {
+                return $at;
+            }
+            $far = [];
+            foreach ($house->wiring->landedOn($at) as [$core, $end]) {
+                if ($house->cables[$core->cable]->circuit === $circuit && !\in_array($core->role, [Role::Neutral, Role::Earth], true)) {
+                    $far[] = $core->ends[2 - $end];
+                }
+            }
+            // Within a part a line goes on as a line; the two legs of a branch never meet.
+            foreach (\in_array($house->terminals[$at]->role, [Role::Line, Role::SwitchedLine], true) ? $house->terminals : [] as $other) {
+                if ($other->part === $house->terminals[$at]->part && \in_array($other->role, [Role::Line, Role::SwitchedLine], true)) {
+                    $far[] = $other->id;
+                }
+            }
+            foreach ($far as $other) {
+                if (null !== $other && !isset($seen[$other])) {
+                    $seen[$other] = true;
+                    $next[] = $other;
+                }
+            }
+        }
+
+        return self::lineAtBoard($house, $circuit);
+    }
+
+    /** @return non-empty-array<string, array{string, string}> every pair of the live conductors of a circuit and its earth at the board, by name: L–N, L–E, N–E */
+    public static function pairsAtBoard(House $house, string $circuit, string $neutral, string $earth): array
+    {
+        $ends = self::linesAtBoard($house, $circuit) + ['N' => $neutral, 'E' => $earth];
+        $pairs = [];
+        foreach ($ends as $one => $from) {
+            unset($ends[$one]);
+            foreach ($ends as $other => $to) {
+                $pairs["{$one}–{$other}"] = [$from, $to];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** Where the cpc of a circuit lands at the board; null for a circuit without one. */
+    public static function earthAtBoard(House $house, string $circuit): ?string
+    {
+        return self::landing($house, $circuit, Role::Earth);
+    }
+
+    /** Where the neutral of a circuit lands at the board; null for a circuit without one. */
+    public static function neutralAtBoard(House $house, string $circuit): ?string
+    {
+        return self::landing($house, $circuit, Role::Neutral);
+    }
+
+    /**
+     * The joints of a circuit's neutral at the board, to be lifted.
+     *
+     * @return list<string>
+     */
+    public static function neutralsAtBoard(House $house, string $circuit): array
+    {
+        return self::joints($house, $circuit, Role::Neutral->value);
+    }
+
+    private static function landing(House $house, string $circuit, Role $role): ?string
+    {
+        foreach (self::joints($house, $circuit, $role->value) as $joint) {
+            [$core, $end] = $house->joint($joint) ?? throw new \LogicException("There is no joint $joint.");
+
+            return $core->ends[$end - 1];
+        }
+
+        return null;
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -20,13 +21,13 @@ final readonly class Insulation extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $neutral = States::neutralsAtBoard($house, $circuit)[0] ?? null;
-            $earth = States::earthAtBoard($house, $circuit);
+            $neutral = BoardEnds::neutralsAtBoard($house, $circuit)[0] ?? null;
+            $earth = BoardEnds::earthAtBoard($house, $circuit);
             if (null === $neutral || null === $earth) {
                 continue;
             }
             $state = States::boardOff($house, States::deviceOff($house, $circuit), ...States::neutralLifted($house, $circuit), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
-            foreach (States::pairsAtBoard($house, $circuit, $neutral, $earth) as $pair => $leads) {
+            foreach (BoardEnds::pairsAtBoard($house, $circuit, $neutral, $earth) as $pair => $leads) {
                 $plans[] = new TestPlan("insulation:$circuit:$pair", $this, "Insulation $pair of {$house->circuits[$circuit]->name}, neutral lifted, loads out", new Measurement($state, Instruments::get('insulation-tester'), Connection::leads(...$leads)), 1.3);
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\LineMap;
 use YellowProbe\Installation\Ring;
@@ -32,7 +33,7 @@ final readonly class InsulationHalves extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $earth = States::earthAtBoard($house, $circuit);
+            $earth = BoardEnds::earthAtBoard($house, $circuit);
             if (null === $earth) {
                 continue;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\StateChange;
@@ -22,7 +23,7 @@ final readonly class LeakRatio extends EnteredTest
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
             $ends = CapacitanceEnds::ends($house, $circuit);
-            $earth = States::earthAtBoard($house, $circuit);
+            $earth = BoardEnds::earthAtBoard($house, $circuit);
             if (null === $ends || null === $earth) {
                 continue;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Instrument\Connection;
@@ -26,7 +27,7 @@ final readonly class LineToOtherNeutral extends EnteredTest
                 continue;
             }
             foreach (States::circuits($house) as $b) {
-                $neutral = States::neutralsAtBoard($house, $b)[0] ?? null;
+                $neutral = BoardEnds::neutralsAtBoard($house, $b)[0] ?? null;
                 if ($b !== $a && null !== $neutral) {
                     $plans[] = $this->between($house, $light, $a, $b, $neutral);
                 }
@@ -44,7 +45,7 @@ final readonly class LineToOtherNeutral extends EnteredTest
             "line-to-other-neutral:$light->id:$b",
             $this,
             "Line of {$house->circuits[$a]->name} to neutral of {$house->circuits[$b]->name}, $light->name switched on, neutrals lifted",
-            new Measurement($state, Instruments::get('low-ohm'), Connection::leads(States::lineFeeding($house, $a, $light->terminal('SL')), $neutral)),
+            new Measurement($state, Instruments::get('low-ohm'), Connection::leads(BoardEnds::lineFeeding($house, $a, $light->terminal('SL')), $neutral)),
             1.5,
         );
     }

@@ -78,7 +78,7 @@ final class NamedState
                 $messages[] = new Message('state.parted', ['circuit' => $house->circuits[$circuit]->name]);
                 $joints = array_values(array_diff($joints, $all));
             }
-            $neutrals = States::neutralsAtBoard($house, $circuit);
+            $neutrals = BoardEnds::neutralsAtBoard($house, $circuit);
             if ([] !== $neutrals && [] === array_diff($neutrals, $joints)) {
                 $messages[] = new Message('state.neutral', ['circuit' => $house->circuits[$circuit]->name]);
                 $joints = array_values(array_diff($joints, $neutrals));

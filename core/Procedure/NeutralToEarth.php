@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 
@@ -18,8 +19,8 @@ final readonly class NeutralToEarth extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $neutral = States::neutralsAtBoard($house, $circuit)[0] ?? null;
-            $earth = States::earthAtBoard($house, $circuit);
+            $neutral = BoardEnds::neutralsAtBoard($house, $circuit)[0] ?? null;
+            $earth = BoardEnds::earthAtBoard($house, $circuit);
             if (null !== $neutral && null !== $earth) {
                 $state = States::boardOff($house, States::deviceOff($house, $circuit), ...States::neutralLifted($house, $circuit));
                 $plans[] = $this->plan($circuit, "Neutral of {$house->circuits[$circuit]->name}, lifted, to earth", $state, 'insulation-tester-250', Connection::leads($neutral, $earth));

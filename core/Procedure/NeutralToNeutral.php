@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
@@ -22,8 +23,8 @@ final readonly class NeutralToNeutral extends EnteredTest
         $circuits = States::circuits($house);
         foreach ($circuits as $at => $a) {
             foreach (\array_slice($circuits, $at + 1) as $b) {
-                $from = States::neutralsAtBoard($house, $a)[0] ?? null;
-                $to = States::neutralsAtBoard($house, $b)[0] ?? null;
+                $from = BoardEnds::neutralsAtBoard($house, $a)[0] ?? null;
+                $to = BoardEnds::neutralsAtBoard($house, $b)[0] ?? null;
                 if (null === $from || null === $to) {
                     continue;
                 }

@@ -10,7 +10,6 @@ use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Protection;
-use YellowProbe\Installation\State;
 use YellowProbe\Instrument\LoopTester;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ResidualTester;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
@@ -29,7 +30,7 @@ final readonly class PolarityLive extends PointPairs
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $screws = array_filter(States::linesAtBoard($house, $circuit) + ['N' => States::neutralAtBoard($house, $circuit), 'E' => States::earthAtBoard($house, $circuit)], is_string(...));
+            $screws = array_filter(BoardEnds::linesAtBoard($house, $circuit) + ['N' => BoardEnds::neutralAtBoard($house, $circuit), 'E' => BoardEnds::earthAtBoard($house, $circuit)], is_string(...));
             foreach ([...self::PAIRS, ...self::LEGS] as [$a, $b]) {
                 if (isset($screws[$a], $screws[$b])) {
                     $plans[] = $this->plan("$circuit:$a-$b", "Volts {$a}–$b where {$house->circuits[$circuit]->name} leaves the board", State::resting($house), 'voltmeter-high-z', Connection::leads($screws[$a], $screws[$b]));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Connection;
@@ -19,7 +20,7 @@ final readonly class R1R2 extends EnteredTest
     {
         $plans = [];
         foreach (States::circuits($house) as $circuit) {
-            $earth = States::earthAtBoard($house, $circuit);
+            $earth = BoardEnds::earthAtBoard($house, $circuit);
             if (null === $earth) {
                 continue;
             }
@@ -28,7 +29,7 @@ final readonly class R1R2 extends EnteredTest
                 // The outlets of one accessory hang on the same screws: one of them is enough.
                 if (!isset($done[$point->part->id]) && isset($point->contacts['L'], $point->contacts['E']) && $house->circuitOfPart($point->part->id) === $circuit) {
                     $done[$point->part->id] = true;
-                    $line = States::lineFeeding($house, $circuit, $point->contacts['L']);
+                    $line = BoardEnds::lineFeeding($house, $circuit, $point->contacts['L']);
                     $state = $linked[$line] ??= States::boardOff($house, States::deviceOff($house, $circuit), new StateChange('link', $line, $earth), ...States::loadsOut($house, $circuit), ...States::switchesClosed($house, $circuit));
                     $plans[] = $this->plan($point->part->id, "R1+R2 at {$point->words()}; line and cpc of {$house->circuits[$circuit]->name} linked at the board", $state, 'low-ohm', Connection::leads($point->contacts['L'], $point->contacts['E']));
                 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Procedure;
 
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseNetwork;
 use YellowProbe\Installation\Part\Outlets;
@@ -23,7 +24,7 @@ final readonly class TraceCircuit extends EnteredTest
             foreach (Outlets::all($house) as [$part, $outlet]) {
                 if ($house->circuitOfPart($part->id) === $circuit) {
                     $off = array_map(static fn (string $each): \YellowProbe\Installation\StateChange => States::deviceOff($house, $each), States::circuits($house));
-                    $plans[] = $this->plan("$part->id.$outlet", "Tracer on the line of $part->name, receiver at the way of {$house->circuits[$circuit]->name}", States::boardOff($house, ...$off), 'tracer', Connection::leads(States::lineFeeding($house, $circuit, Outlets::behind($part, $outlet, 'L')), $part->terminal("$outlet-L"), HouseNetwork::GROUND));
+                    $plans[] = $this->plan("$part->id.$outlet", "Tracer on the line of $part->name, receiver at the way of {$house->circuits[$circuit]->name}", States::boardOff($house, ...$off), 'tracer', Connection::leads(BoardEnds::lineFeeding($house, $circuit, Outlets::behind($part, $outlet, 'L')), $part->terminal("$outlet-L"), HouseNetwork::GROUND));
                 }
             }
         }

@@ -7,6 +7,7 @@ namespace App\Call;
 use App\Api\View\ControlView;
 use App\Api\View\LinkView;
 use App\Api\View\OptionView;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
@@ -14,7 +15,6 @@ use YellowProbe\Installation\Part\LightSwitch;
 use YellowProbe\Installation\Part\Outlets;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Procedure\States;
 use YellowProbe\Safety\ClampFirst;
 
 /** What can be switched, plugged in and lifted at a way or a point, as it stands. */
@@ -32,8 +32,8 @@ final readonly class Controls
     /** @return list<ControlView> */
     public function ofWay(string $circuit): array
     {
-        $earth = States::earthAtBoard($this->house, $circuit);
-        $joints = [...States::neutralsAtBoard($this->house, $circuit), ...(null === $earth ? [] : $this->landed($earth, $circuit))];
+        $earth = BoardEnds::earthAtBoard($this->house, $circuit);
+        $joints = [...BoardEnds::neutralsAtBoard($this->house, $circuit), ...(null === $earth ? [] : $this->landed($earth, $circuit))];
 
         return array_map(fn (string $joint): ControlView => $this->joint($joint, ucfirst(Labels::joint($this->house, $joint))), array_values(array_unique($joints)));
     }

@@ -12,7 +12,6 @@ use App\Observation\Repaired;
 use App\Words\Say;
 use YellowProbe\Diagnosis\Spread;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\Reading;

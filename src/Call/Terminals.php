@@ -13,7 +13,6 @@ use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
-use YellowProbe\Procedure\States;
 
 /**
  * Where a lead can be put: terminals, the ends of conductors that are lifted, and the conductor's side of joints that are
@@ -50,7 +49,7 @@ final class Terminals
     /** @return list<TerminalView> of a circuit at its board: the line first */
     public static function ofWay(House $house, State $state, string $circuit): array
     {
-        $line = States::lineAtBoard($house, $circuit);
+        $line = BoardEnds::lineAtBoard($house, $circuit);
         $terminals = [$line => self::view($house, $line)];
         foreach (array_map(strval(...), array_keys($state->lifted)) as $joint) {
             [$core] = $house->joint($joint) ?? [null];
@@ -58,7 +57,7 @@ final class Terminals
                 $terminals += self::landing($house, $state, $joint);
             }
         }
-        foreach (['N' => [States::neutralAtBoard($house, $circuit), 'neutral'], 'E' => [States::earthAtBoard($house, $circuit), 'earth']] as $role => [$terminal, $words]) {
+        foreach (['N' => [BoardEnds::neutralAtBoard($house, $circuit), 'neutral'], 'E' => [BoardEnds::earthAtBoard($house, $circuit), 'earth']] as $role => [$terminal, $words]) {
             if (null !== $terminal) {
                 $terminals[$terminal] ??= new TerminalView($terminal, $role, $role, Access::CoverOff->value, "{$house->circuits[$circuit]->name} · $words at the board");
             }

@@ -24,7 +24,6 @@ use YellowProbe\Evaluation\MismatchedWorld;
 use YellowProbe\Evaluation\PairedWorld;
 use YellowProbe\Evaluation\Score;
 use YellowProbe\Evaluation\Summary;
-use YellowProbe\Evaluation\World;
 
 /** Hidden faults by the dozen through the planner to its stop, in houses of all three rule sets. */
 #[AsCommand('evaluate', 'How good the diagnosis is: hidden faults through the planner, as JSON or a table')]

@@ -11,7 +11,6 @@ use App\Entity\Call;
 use App\Entity\Firm;
 use App\Entity\Observation;
 use App\Entity\User;
-use App\Observation\Entry;
 use App\Observation\Kinds;
 use App\Observation\Measured;
 use App\Observation\Payload;

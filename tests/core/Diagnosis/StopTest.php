@@ -14,7 +14,6 @@ use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Installation\State;
-use YellowProbe\Procedure\Opened;
 
 /** When to stop testing, and what to do then. */
 final class StopTest extends Asked

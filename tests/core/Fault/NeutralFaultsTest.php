@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Fault;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\Fault;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
@@ -83,7 +84,7 @@ final class NeutralFaultsTest extends TestCase
         // The danger: the upper lights off at their breaker, their neutral lifted, the stair light on.
         $house = $this->house;
         $state = State::resting($house)->after(new StateChange('set', $house->circuits['up']->way, 'off'), ...States::neutralLifted($house, 'up'), ...States::lightOn($house->parts['stair']));
-        $loose = States::neutralsAtBoard($house, 'up')[0];
+        $loose = BoardEnds::neutralsAtBoard($house, 'up')[0];
         $volts = static fn (?Change $change): float => (new Bench($house, $state, Instruments::get('voltmeter-high-z'), Connection::leads($loose, 'met.t1')))->read($change)->value;
         self::assertEqualsWithDelta(230.0, $volts($this->borrowed), 3.0);
         self::assertLessThan(60.0, $volts(null));

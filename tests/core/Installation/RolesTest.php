@@ -9,11 +9,11 @@ use PHPUnit\Framework\TestCase;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
-use YellowProbe\Procedure\States;
 use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Procedure\TestPlan;
 use YellowProbe\Safety\IsolationScope;
@@ -97,8 +97,8 @@ final class RolesTest extends TestCase
     public function testTheLineThatFeedsAPointIsReadOffTheWiring(): void
     {
         $house = Houses::demo('panel-with-multiwire');
-        self::assertSame('tie.out2', States::lineFeeding($house, 'kitchenette', 'counter-r.lower-L'));
-        self::assertSame('way3.out', States::lineFeeding($house, 'den-lights', 'den.upper-L'), 'through the switch');
+        self::assertSame('tie.out2', BoardEnds::lineFeeding($house, 'kitchenette', 'counter-r.lower-L'));
+        self::assertSame('way3.out', BoardEnds::lineFeeding($house, 'den-lights', 'den.upper-L'), 'through the switch');
     }
 
     /** @return array<string, mixed> */

@@ -7,6 +7,7 @@ namespace YellowProbe\Tests\Procedure;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Fault\Fault;
 use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Bench;
@@ -107,7 +108,7 @@ final class CatalogueTest extends TestCase
         self::assertSame('out', $state->load('l1'));
         self::assertSame('on', $state->load('u1'), 'the other circuit is left alone');
         self::assertSame(['low-r1/N@1'], array_keys($state->lifted));
-        self::assertSame(['ring-r1/N@1', 'ring-r5/N@2'], States::neutralsAtBoard($house, 'ring'));
+        self::assertSame(['ring-r1/N@1', 'ring-r5/N@2'], BoardEnds::neutralsAtBoard($house, 'ring'));
         self::assertSame([], State::resting($house)->lifted);
     }
 

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YellowProbe\Fault\Change;
 use YellowProbe\Fault\FaultCatalogue;
+use YellowProbe\Installation\BoardEnds;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Bench;
@@ -79,7 +80,7 @@ final class KindsOfTestTest extends TestCase
         $kind = FaultCatalogue::all()['borrowed-neutral'];
         $site = array_values(array_filter($kind->sites($house), static fn ($site): bool => 'stair~lights-up' === $site->id))[0];
         $dead = State::resting($house)->after(new StateChange('set', 'main', 'off'), ...States::neutralLifted($house, 'lights-low'));
-        $ohms = new Bench($house, $dead, Instruments::get('low-ohm'), Connection::leads('stair.N', States::neutralAtBoard($house, 'lights-up') ?? ''));
+        $ohms = new Bench($house, $dead, Instruments::get('low-ohm'), Connection::leads('stair.N', BoardEnds::neutralAtBoard($house, 'lights-up') ?? ''));
         self::assertLessThan(2.0, $ohms->read($kind->change($house, $site, 0.0))->value, 'it lands on the neutral of the upper lights');
         self::assertGreaterThan(50.0, $ohms->read()->value, 'in a sound house only lamps join them');
     }
