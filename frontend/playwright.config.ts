@@ -14,6 +14,7 @@ export default defineConfig({
         baseURL: process.env.E2E_URL ?? 'http://127.0.0.1:8090',
         viewport: { width: 1280, height: 800 },
         launchOptions: { executablePath: '/usr/bin/chromium', args: flags },
+        actionTimeout: 30_000,
         trace: 'retain-on-failure',
     },
 });

@@ -5,10 +5,10 @@ const base = process.env.E2E_URL ?? 'http://127.0.0.1:8090';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 
-async function enter(options) {
+async function enter(options, email = 'ines@brindle.example') {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...options })).newPage();
     await page.goto(base);
-    await page.getByLabel('E-mail').fill('ines@brindle.example');
+    await page.getByLabel('E-mail').fill(email);
     await page.getByLabel('Password').fill('two-probes');
     await page.getByRole('button', { name: 'Log in' }).click();
     await page.getByText('19 Sallow Court').waitFor();
@@ -113,6 +113,25 @@ await page.getByLabel('Next test').getByText(/worth/).waitFor({ timeout: 120_000
 await page.waitForLoadState('networkidle');
 await page.evaluate(() => window.scrollTo(0, 0));
 await shot('first-test');
+await page.goto(`${base}/people`);
+await page.getByRole('button', { name: 'Invite somebody' }).click();
+await page.getByLabel('E-mail').fill('bo@brindle.example');
+await page.getByLabel('Name, as it stands on records').fill('Bo Hallam');
+await page.getByRole('radio', { name: /Trainee/ }).check();
+await page.waitForTimeout(300);
+await shot('invitation');
+await page.getByRole('button', { name: 'Send the invitation' }).click();
+await page.getByRole('status').filter({ hasText: 'on its way' }).waitFor();
+await page.getByRole('region', { name: 'Mails' }).locator('summary').first().click();
+await shot('people');
+const trainee = await enter({}, 'rafe@brindle.example');
+await stage(trainee, '4 Wicket Lane', 'Hear');
+await trainee.getByRole('button', { name: 'Have them confirm' }).click();
+await trainee.waitForTimeout(300);
+await shot('second-person', trainee);
+await page.goto(`${base}/login`);
+await page.getByRole('region', { name: 'Where you are logged in' }).getByRole('listitem').first().waitFor();
+await shot('login');
 const dark = await enter({ colorScheme: 'dark' });
 await probes(dark);
 await shot('trace-cupboard', dark);

@@ -88,6 +88,22 @@ final readonly class Attributes
         return $map;
     }
 
+    /**
+     * Things by their ids.
+     *
+     * @return array<string, self>
+     *
+     * @throws HouseError for an id of digits only: PHP would take it for a number
+     */
+    public function named(string $key): array
+    {
+        foreach (array_keys($this->object($key)->raw) as $id) {
+            \is_string($id) || throw new HouseError("$this->path/$key/$id", \sprintf('"%s" cannot be an id: it needs a letter in it.', $id));
+        }
+
+        return $this->map($key);
+    }
+
     /** @return list<string> */
     public function strings(string $key): array
     {

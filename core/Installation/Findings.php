@@ -18,6 +18,10 @@ final class Findings
             array_push($findings, ...self::shape($house, $house->circuits[$circuit]), ...self::devices($house, $house->circuits[$circuit]));
         }
 
+        if (!Size::isInteractive($house)) {
+            $findings[] = new Finding('/parts', \sprintf('This house has %d points: causes are ranked and tests proposed up to %d. Readings, isolation and the record work as always.', Size::points($house), Size::INTERACTIVE_POINTS));
+        }
+
         return [...$findings, ...self::loose($house)];
     }
 

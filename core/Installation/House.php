@@ -52,10 +52,10 @@ final readonly class House
             throw new HouseError('/format', \sprintf('Expected "%s".', self::FORMAT));
         }
         $places = $parts = $cables = $circuits = $terminals = [];
-        foreach ($root->map('places') as $id => $place) {
+        foreach ($root->named('places') as $id => $place) {
             $places[$id] = new Place($id, $place->string('kind'), $place->string('name', $id), $place->string('room', ''), $place);
         }
-        foreach ($root->map('parts') as $id => $raw) {
+        foreach ($root->named('parts') as $id => $raw) {
             $part = new Part($id, $raw->string('kind'), $raw->string('place'), $raw->string('name', $id), $raw);
             if (!isset($places[$part->place])) {
                 throw new HouseError("/parts/$id/place", \sprintf('There is no place "%s".', $part->place));
@@ -66,14 +66,14 @@ final readonly class House
                 $terminals["$id.$key"] = new Terminal("$id.$key", $id, $key, $role, $access);
             }
         }
-        foreach ($root->map('circuits') as $id => $raw) {
+        foreach ($root->named('circuits') as $id => $raw) {
             $circuit = new Circuit($id, $raw->string('name', $id), $raw->string('way'), $raw->string('claim', 'radial'), (int) $raw->number('position', 0.0), $raw);
             if (!isset($parts[$circuit->way])) {
                 throw new HouseError("/circuits/$id/way", \sprintf('There is no part "%s" for this circuit to start from.', $circuit->way));
             }
             $circuits[$id] = $circuit;
         }
-        foreach ($root->map('cables') as $id => $raw) {
+        foreach ($root->named('cables') as $id => $raw) {
             if (isset($parts[$id])) {
                 throw new HouseError("/cables/$id", \sprintf('"%s" is a part already: give this cable an id of its own.', $id));
             }
@@ -167,9 +167,10 @@ final readonly class House
                 return;
             }
         }
-        if ([] !== $ins) {
-            throw new HouseError("/parts/$way->id", \sprintf('%s feeds %s and stands on no bar: land a wire from a bar, or from the device before it, on %s.', $way->name, $circuit->name, implode(' or ', array_map($way->terminal(...), $ins))));
+        if ([] === $ins) {
+            throw new HouseError("/circuits/$circuit->id/way", \sprintf('%s is no device that a circuit can begin at: give the one at the board that it is on.', $way->name));
         }
+        throw new HouseError("/parts/$way->id", \sprintf('%s feeds %s and stands on no bar: land a wire from a bar, or from the device before it, on %s.', $way->name, $circuit->name, implode(' or ', array_map($way->terminal(...), $ins))));
     }
 
     /**

@@ -10,6 +10,10 @@ namespace YellowProbe\Installation;
  */
 final readonly class Quantity
 {
+    /** Nothing in a house is larger, in any unit that a key carries, nor smaller but nothing itself. */
+    private const MOST = 1e9;
+    private const LEAST = 1e-9;
+
     public function __construct(
         public float $value,
         public ?float $low = null,
@@ -19,22 +23,33 @@ final readonly class Quantity
     ) {
     }
 
+    /** @throws HouseError for what is no number, or none that a house can have */
     public static function read(mixed $raw, string $path): self
     {
         if (\is_int($raw) || \is_float($raw)) {
-            return new self((float) $raw);
+            return new self(self::bounded((float) $raw, $path));
         }
         if (!\is_array($raw) || !is_numeric($raw['value'] ?? null)) {
             throw new HouseError($path, 'Expected a number, or an object with a "value".');
         }
-        $bound = static fn (string $key): ?float => is_numeric($raw[$key] ?? null) ? (float) $raw[$key] : null;
+        $bound = static fn (string $key): ?float => is_numeric($raw[$key] ?? null) ? self::bounded((float) $raw[$key], "$path/$key") : null;
 
         return new self(
-            (float) $raw['value'],
+            self::bounded((float) $raw['value'], "$path/value"),
             $bound('low'),
             $bound('high'),
             Knowing::tryFrom(\is_string($raw['knowing'] ?? null) ? $raw['knowing'] : '') ?? Knowing::Assumed,
             \is_string($raw['from'] ?? null) ? $raw['from'] : null,
         );
+    }
+
+    private static function bounded(float $value, string $path): float
+    {
+        $size = abs($value);
+        if (0.0 !== $value && (!($size <= self::MOST) || $size < self::LEAST)) {
+            throw new HouseError($path, \sprintf('%s is no value that a house can have: expected 0, or a size from %s to %s.', $value, self::LEAST, self::MOST));
+        }
+
+        return $value;
     }
 }

@@ -1,13 +1,18 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
+import { Link, Navigate, Route, Routes, useLocation } from 'react-router';
 import { Refusal, type Schemas } from './api/client';
-import { useMe, useStored } from './api/hooks';
+import { useMe, usePending, useStored } from './api/hooks';
+import { StandBeside } from './call/SecondPerson';
 import { CallList } from './calls/CallList';
+import { ChoosePassword } from './session/ChoosePassword';
+import { Notices } from './session/Notices';
 import { Firm } from './session/Firm';
+import { leave } from './session/leave';
 import { Login } from './session/Login';
-import { Button, Refused, Waiting } from './ui/parts';
+import { useMay } from './session/may';
+import { Button, Modal, Refused, Waiting } from './ui/parts';
 import { Logo } from './ui/Logo';
 import { Shortcuts } from './ui/Shortcuts';
 import { Boundary } from './ui/Boundary';
@@ -16,17 +21,33 @@ import { keep } from './ui/storage';
 import { say } from './words';
 
 const CallPage = lazy(() => import('./call/CallPage'));
+const Own = lazy(() => import('./session/Own'));
+const People = lazy(() => import('./people/People'));
 const SumsPage = lazy(() => import('./sums/SumsPage'));
 
 export function App() {
     const me = useMe();
     useMode();
     useStored();
+    const { pathname } = useLocation();
+    if (pathname === '/password') {
+        return (
+            <>
+                <Notices />
+                <ChoosePassword />
+            </>
+        );
+    }
     if (me.isPending) {
         return <div className="p-6"><Waiting what="Looking who is here" /></div>;
     }
     if (me.error instanceof Refusal && me.error.status === 401) {
-        return <Login />;
+        return (
+            <>
+                <Notices />
+                <Login />
+            </>
+        );
     }
     if (!me.data) {
         return (
@@ -38,6 +59,7 @@ export function App() {
     }
     return (
         <>
+            <Notices />
             <Bar me={me.data} />
             <Boundary>
                 <Suspense fallback={<div className="p-6"><Waiting what="Fetching the page" /></div>}>
@@ -45,6 +67,8 @@ export function App() {
                         <Route path="/" element={<CallList />} />
                         <Route path="/calls/:id" element={<Navigate to="hear" replace />} />
                         <Route path="/calls/:id/:stage" element={<CallPage />} />
+                        <Route path="/people" element={<People />} />
+                        <Route path="/login" element={<Own />} />
                         <Route path="/sums" element={<SumsPage />} />
                         <Route path="/sums/:slug" element={<SumsPage />} />
                         <Route path="*" element={<p className="p-6">There is no such page. <Link className="underline" to="/">Go to the calls.</Link></p>} />
@@ -59,14 +83,12 @@ function Bar({ me }: { me: Schemas['Me'] }) {
     const { name, firm } = me;
     const [settling, setSettling] = useState(false);
     const client = useQueryClient();
-    const navigate = useNavigate();
     const [mode, setMode] = useMode();
-    const leave = async () => {
-        await fetch('/api/logout', { method: 'POST' });
-        client.clear();
-        void navigate('/');
-        await client.invalidateQueries();
-    };
+    const call = /^\/calls\/([^/]+)/.exec(useLocation().pathname)?.[1];
+    const [beside, setBeside] = useState(false);
+    const [leaving, setLeaving] = useState(false);
+    const unsent = usePending().length;
+    const may = useMay();
     return (
         <header className="no-print flex min-h-12 items-center gap-4 border-b border-ink bg-sheet px-4">
             <Link to="/" className="flex min-h-11 items-center gap-2 font-bold" aria-label="Yellow Probe, all calls">
@@ -84,26 +106,59 @@ function Bar({ me }: { me: Schemas['Me'] }) {
                 <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
                     <p className="border-b border-line px-4 py-2 text-soft">{firm}</p>
                     <MenuItem>
-                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => setMode(mode === 'cupboard' ? 'paper' : 'cupboard')}>
+                        <button type="button" className={itemLook} onClick={() => setMode(mode === 'cupboard' ? 'paper' : 'cupboard')}>
                             {mode === 'cupboard' ? 'Paper, for daylight' : 'Cupboard, for the dark'}
                         </button>
                     </MenuItem>
+                    {call !== undefined && may('accompany') && (
+                        <MenuItem>
+                            <button type="button" className={itemLook} onClick={() => setBeside(true)}>
+                                {say('beside.open')}
+                            </button>
+                        </MenuItem>
+                    )}
+                    {may('administer') && (
+                        <MenuItem>
+                            <button type="button" className={itemLook} onClick={() => setSettling(true)}>
+                                {say('firm.open')}
+                            </button>
+                        </MenuItem>
+                    )}
+                    {may('administer') && (
+                        <MenuItem>
+                            <Link to="/people" className={itemLook}>
+                                {say('people.open')}
+                            </Link>
+                        </MenuItem>
+                    )}
                     <MenuItem>
-                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => setSettling(true)}>
-                            {say('firm.open')}
-                        </button>
+                        <Link to="/login" className={itemLook}>
+                            {say('own.open')}
+                        </Link>
                     </MenuItem>
                     <MenuItem>
-                        <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-ink data-focus:text-paper" onClick={() => void leave()}>
+                        <button type="button" className={itemLook} onClick={() => (unsent > 0 ? setLeaving(true) : void leave(client))}>
                             Log out
                         </button>
                     </MenuItem>
                 </MenuItems>
             </Menu>
             {settling && <Firm me={me} onClose={() => setSettling(false)} />}
+            {beside && call !== undefined && <StandBeside callId={call} onClose={() => setBeside(false)} />}
+            <Modal open={leaving} onClose={() => setLeaving(false)} title={say('leave.title')}>
+                <p className="mb-4">{say('leave.waiting', { count: unsent })}</p>
+                <div className="flex flex-wrap gap-3">
+                    <Button onClick={() => setLeaving(false)}>{say('leave.stay')}</Button>
+                    <Button look="danger" onClick={() => void leave(client)}>
+                        {say('leave.sure')}
+                    </Button>
+                </div>
+            </Modal>
         </header>
     );
 }
+
+const itemLook = 'block min-h-11 w-full px-4 py-2.5 text-left data-focus:bg-ink data-focus:text-paper';
 
 type Mode = 'paper' | 'cupboard';
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api;
 
+use App\Words\Printable;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
 use Symfony\Component\Uid\UuidV7;
@@ -67,6 +68,9 @@ final readonly class Body
         $value = trim($this->fields->string($key));
         if ('' === $value) {
             throw Problem::invalid("/$key", 'Write something here.');
+        }
+        if (!Printable::is($value)) {
+            throw Problem::invalid("/$key", 'This text holds characters that cannot be printed. Type it again.');
         }
         if (mb_strlen($value) > $most) {
             throw Problem::invalid("/$key", \sprintf('At most %d characters; this has %d.', $most, mb_strlen($value)));

@@ -21,7 +21,7 @@ final readonly class OpenApi
 
     public function json(): string
     {
-        $openApi = (new Generator())->setVersion('3.1.0')->generate([$this->projectDir.'/src/Controller', $this->projectDir.'/src/Api', $this->projectDir.'/src/Observation']);
+        $openApi = (new Generator())->setVersion('3.1.0')->generate([$this->projectDir.'/src/Controller', $this->projectDir.'/src/Api', $this->projectDir.'/src/Observation', $this->projectDir.'/src/Security/Role.php', $this->projectDir.'/src/Job/Progress.php']);
         // As objects, so that an empty one stays one.
         $document = json_decode((string) $openApi?->toJson(), false, 64, \JSON_THROW_ON_ERROR);
         if (!$document instanceof \stdClass || !$document->components instanceof \stdClass || !$document->components->schemas instanceof \stdClass) {

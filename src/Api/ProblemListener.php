@@ -4,8 +4,16 @@ declare(strict_types=1);
 
 namespace App\Api;
 
+use App\Api\View\JobView;
+use App\Job\NotYet;
+use App\Job\Progress;
+use Doctrine\DBAL\Exception\ConnectionException;
+use Doctrine\DBAL\Exception\ConnectionLost;
+use Doctrine\DBAL\Exception\RetryableException;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\KernelEvents;
@@ -27,6 +35,13 @@ final readonly class ProblemListener
         $thrown = $event->getThrowable();
         if ($thrown instanceof AccessDeniedException || $thrown instanceof AuthenticationException) {
             return; // the firewall answers these
+        }
+        if ($thrown instanceof NotYet) {
+            $address = "/api/calls/$thrown->callId/jobs/$thrown->what";
+            $event->setResponse(Answer::of(new JobView($address, new Progress(false, 0, 0, 0)), Response::HTTP_ACCEPTED));
+            $event->allowCustomResponseCode();
+
+            return;
         }
         $event->setResponse($this->problem($thrown)->response());
     }
@@ -50,6 +65,14 @@ final readonly class ProblemListener
                 405 => new Problem(405, 'Not this way', 'This address does not take that method; see /api/openapi.json.'),
                 default => new Problem($status, 'Refused', 'The request was refused.'),
             };
+        }
+        if ($thrown instanceof ConnectionException || $thrown instanceof ConnectionLost || $thrown instanceof RetryableException) {
+            $this->logger->warning('The database does not answer', ['exception' => $thrown]);
+
+            return new Problem(503, 'Not there at the moment', 'The server is busy or is just coming back. Send the same request again in a moment; it is stored once.', '', $thrown);
+        }
+        if ($thrown instanceof UniqueConstraintViolationException) {
+            return Problem::conflict('Somebody stored the same at the same moment. Load it again; what stands there now was kept.');
         }
         $this->logger->error('Unexpected failure', ['exception' => $thrown]);
 

@@ -29,20 +29,6 @@ final readonly class CallStore
         return $call ?? throw Problem::notFound();
     }
 
-    /** @return list<Call> newest first */
-    public function all(User $user): array
-    {
-        return $this->entities->getRepository(Call::class)->findBy(['firm' => $user->firm], ['openedAt' => 'DESC', 'id' => 'DESC']);
-    }
-
-    /** @return list<Call> earlier ones to the same address, newest first */
-    public function earlier(Call $call): array
-    {
-        $same = $this->entities->getRepository(Call::class)->findBy(['firm' => $call->firm, 'address' => $call->address], ['openedAt' => 'DESC', 'id' => 'DESC'], 20);
-
-        return array_values(array_filter($same, static fn (Call $other): bool => $other->id != $call->id && $other->openedAt <= $call->openedAt));
-    }
-
     public function journal(Call $call): Journal
     {
         $observations = $this->entities->getRepository(Observation::class)->findBy(['call' => $call], ['position' => 'ASC']);
@@ -56,7 +42,8 @@ final readonly class CallStore
             $observations,
             $models[$house->version],
             function (int $number) use ($house, &$models): Model {
-                return $models[$number] ??= $this->houses->model($house, $number);
+                // What was told before the call got this house may carry a version of another one; it names nothing of either.
+                return $models[$number] ??= $number > $house->version ? $models[$house->version] : $this->houses->model($house, $number);
             },
             $this->clock->now(),
             $call->firm->proofMinutes,

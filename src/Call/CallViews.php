@@ -7,8 +7,8 @@ namespace App\Call;
 use App\Api\View\CallDetail;
 use App\Api\View\CallSummary;
 use App\Api\View\ClosingView;
+use App\Api\View\CompanionView;
 use App\Api\View\DangerView;
-use App\Api\View\EarlierVisitView;
 use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
 use App\Api\View\PickView;
@@ -17,36 +17,20 @@ use App\Api\View\StateView;
 use App\Api\View\ToRepeatView;
 use App\Entity\Call;
 use App\Entity\Observation;
-use App\Observation\Accepted;
 use App\Observation\Act;
 use App\Observation\Entry;
 use App\Observation\Repaired;
-use App\Observation\Unrepaired;
 use App\Words\Say;
-use Psr\Log\LoggerInterface;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Safety\ClampFirst;
-use YellowProbe\Words\Message;
 
 /** A call and its journal as the page sees them. */
 final readonly class CallViews
 {
-    public function __construct(private CallStore $calls, private TradeData $trade, private ReadingViews $readings, private IsolationViews $isolations, private RecordViews $record, private Closing $closing, private Say $say, private LoggerInterface $logger)
+    public function __construct(private Summaries $summaries, private TradeData $trade, private ReadingViews $readings, private IsolationViews $isolations, private RecordViews $record, private Closing $closing, private Say $say)
     {
-    }
-
-    /** A call of a list: one that cannot be read is shown as that, and the list goes on. */
-    public function listed(Call $call): CallSummary
-    {
-        try {
-            return $this->summary($call, $this->calls->journal($call));
-        } catch (\Throwable $e) {
-            $this->logger->error('A call cannot be read', ['call' => $call->id->toRfc4122(), 'exception' => $e]);
-
-            return new CallSummary($call->id->toRfc4122(), $call->address, $call->customer, $call->complaint, $call->visit, 'hear', self::time($call->openedAt), $call->house?->id->toRfc4122(), [$this->say->of(new Message('unsafe.unreadable'))], -1);
-        }
     }
 
     public function summary(Call $call, Journal $journal): CallSummary
@@ -60,7 +44,7 @@ final readonly class CallViews
             $journal->stage(),
             self::time($call->openedAt),
             $call->house?->id->toRfc4122(),
-            $this->unsafe($journal),
+            $this->say->each(Unsafe::of($journal), $journal->house->ruleSet ?? Say::USUAL_RULES),
             \count(array_filter($journal->entries, static fn (Entry $entry): bool => null !== $entry->unreadable)),
         );
     }
@@ -80,7 +64,7 @@ final readonly class CallViews
             $this->isolations->proofs($journal),
             $readings,
             array_map(fn (Entry $entry): ObservationView => $this->observation($entry->source), $journal->entries),
-            array_map($this->earlier(...), $this->calls->earlier($call)),
+            $this->summaries->earlier($call),
             array_map(static fn (Entry $entry): string => $entry->id(), $journal->unsettled()),
             $rules,
             array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($classes), array_values($classes)),
@@ -92,6 +76,7 @@ final readonly class CallViews
             self::toRepeat($journal),
             $this->questions($journal),
             [] !== array_filter($journal->isolations()->proofs(), static fn (Proof $proof): bool => $proof->stands()),
+            array_map(static fn (array $beside): CompanionView => new CompanionView($beside['trainee'], $beside['electrician'], self::time($beside['until'])), Companions::all($journal)),
         );
     }
 
@@ -103,14 +88,6 @@ final readonly class CallViews
         }
 
         return new ObservationView($observation->id->toRfc4122(), $observation->position, $observation->kind, self::time($observation->clientAt), $observation->author->name, (object) $payload, (object) $observation->verdict);
-    }
-
-    private function earlier(Call $call): EarlierVisitView
-    {
-        $accepted = $this->calls->journal($call)->last(Accepted::class);
-        $words = null === $accepted ? '' : $accepted[0]->source->verdict['words'] ?? '';
-
-        return new EarlierVisitView($call->id->toRfc4122(), self::time($call->openedAt), $call->complaint, \is_string($words) ? $words : '');
     }
 
     public static function state(State $state): StateView
@@ -194,32 +171,6 @@ final readonly class CallViews
         }
 
         return $questions;
-    }
-
-    /** @return list<string> */
-    private function unsafe(Journal $journal): array
-    {
-        $unsafe = [];
-        $accepted = $journal->last(Accepted::class);
-        if (null !== $accepted && !$journal->isRepairProved() && null === $journal->last(Unrepaired::class)) {
-            $words = $accepted[0]->source->verdict['words'] ?? '';
-            if (\in_array($accepted[0]->source->verdict['class'] ?? '', ['D', 'P'], true) && \is_string($words)) {
-                $unsafe[] = new Message(null === $journal->last(Repaired::class) ? 'unsafe.cause' : 'unsafe.unproved', ['cause' => $words]);
-            }
-        }
-        foreach ($journal->standing(Unrepaired::class) as [, $left]) {
-            if (Closing::DANGER === $left->class) {
-                $unsafe[] = new Message('unsafe.left', ['finding' => $left->finding]);
-            }
-        }
-        if (null !== $journal->isolations()->stopped()) {
-            $unsafe[] = new Message('unsafe.voltage');
-        }
-        if (null !== $journal->house && ([] !== $journal->state()->lifted || [] !== $journal->state()->links)) {
-            $unsafe[] = new Message('unsafe.temporary');
-        }
-
-        return $this->say->each($unsafe, $journal->house->ruleSet ?? Say::USUAL_RULES);
     }
 
     public static function time(\DateTimeImmutable $at): string

@@ -53,6 +53,17 @@ final readonly class Diagnosis
         return array_map(static fn (array $choice): Candidate => new Candidate(TestCatalogue::plan($house, $choice[0]), $choice[1], $choice[2], $choice[3], $choice[4]), $chosen);
     }
 
+    /** Whether they are worked out already. */
+    public function hasNextTests(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): bool
+    {
+        return $this->kept->has('next', $house, self::key($ranking, $now, $opened, $practice));
+    }
+
+    public function hasForcings(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): bool
+    {
+        return $this->kept->has('forcing', $house, self::key($ranking, $now, $opened, $practice));
+    }
+
     /** @return list<Forcing> ways to bring out what comes and goes, each with the test that tells most meanwhile */
     public function forcings(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
@@ -69,22 +80,6 @@ final readonly class Diagnosis
     private static function key(Ranking $ranking, State $now, Opened $opened, Practice $practice): array
     {
         return [Rankings::read($ranking->evidence), self::priors(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings)), $now->hash(), $opened->places(), $practice->key(), $ranking->repaired];
-    }
-
-    /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */
-    public function prepare(House $house, Ranking $ranking, Measurement $measurement): void
-    {
-        $this->kept->table($house, $measurement, static fn (): array => self::singles($ranking));
-    }
-
-    /**
-     * The causes of a ranking that are no pairs, each as it was before any repair.
-     *
-     * @return list<Hypothesis>
-     */
-    private static function singles(Ranking $ranking): array
-    {
-        return array_values(array_filter(array_map(static fn (Standing $standing): Hypothesis => $standing->hypothesis, $ranking->standings), static fn (Hypothesis $hypothesis): bool => [] === $hypothesis->both));
     }
 
     /**

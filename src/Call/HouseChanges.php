@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\Problem;
+use App\Database\Attempts;
 use App\Entity\Call;
 use App\Entity\House;
 use App\Entity\HouseVersion;
@@ -13,7 +14,6 @@ use App\House\HouseStore;
 use App\Observation\Entry;
 use App\Words\Say;
 use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\Exception\RetryableException;
 use Symfony\Component\Uid\Uuid;
 use YellowProbe\Installation\House as Model;
 use YellowProbe\Words\Message;
@@ -24,12 +24,10 @@ use YellowProbe\Words\Message;
  */
 final readonly class HouseChanges
 {
-    private const TRIES = 6;
-
     /** Of the entries that stand in the way, how many are named. */
     private const NAMED = 4;
 
-    public function __construct(private Connection $connection, private CallStore $calls, private HouseStore $houses, private Say $say)
+    public function __construct(private Connection $connection, private Attempts $attempts, private CallStore $calls, private HouseStore $houses, private Summaries $summaries, private Say $say)
     {
     }
 
@@ -40,14 +38,19 @@ final readonly class HouseChanges
      */
     public function change(User $user, House $house, Uuid $id, int $baseVersion, array $operation): HouseVersion
     {
-        return $this->alone(function () use ($user, $house, $id, $baseVersion, $operation): HouseVersion {
-            $journals = array_map($this->calls->journal(...), $this->calls->lockAllAt($house));
-
-            return $this->houses->change($user, $house, $id, $baseVersion, $operation, function (Model $after) use ($journals): void {
+        return $this->attempts->of(function () use ($user, $house, $id, $baseVersion, $operation): HouseVersion {
+            $calls = $this->calls->lockAllAt($house);
+            $journals = array_map($this->calls->journal(...), $calls);
+            $version = $this->houses->change($user, $house, $id, $baseVersion, $operation, function (Model $after) use ($journals): void {
                 foreach ($journals as $journal) {
                     $this->keepsNames($journal, $after);
                 }
             });
+            foreach ($calls as $call) {
+                $this->summaries->write($call, $this->calls->journal($call));
+            }
+
+            return $version;
         });
     }
 
@@ -60,7 +63,7 @@ final readonly class HouseChanges
      */
     public function survey(Call $call, Uuid $houseId, \Closure $made): void
     {
-        $this->alone(function () use ($call, $houseId, $made): void {
+        $this->attempts->of(function () use ($call, $houseId, $made): void {
             $this->calls->lock($call);
             if (true === $call->house?->id->equals($houseId)) {
                 return;
@@ -73,6 +76,7 @@ final readonly class HouseChanges
             $this->keepsNames($journal, $this->houses->model($house));
             $this->connection->update('callout', ['house_id' => $house->id], ['id' => $call->id], ['house_id' => 'uuid', 'id' => 'uuid']);
             $call->house = $house;
+            $this->summaries->write($call, $this->calls->journal($call));
         });
     }
 
@@ -88,27 +92,6 @@ final readonly class HouseChanges
         }
         if ([] !== $lost) {
             throw Problem::conflict($this->say->of(new Message('refused.named', ['entries' => implode('; ', array_map(static fn (Entry $entry): string => \sprintf('%s, %s', $entry->source->clientAt->format('Y-m-d H:i'), $entry->source->author->name), \array_slice(array_values($lost), 0, self::NAMED))), 'count' => \count($lost)]), $after->ruleSet), '/operation');
-        }
-    }
-
-    /**
-     * @template T
-     *
-     * @param \Closure(): T $work
-     *
-     * @return T
-     */
-    private function alone(\Closure $work): mixed
-    {
-        for ($try = 1;; ++$try) {
-            try {
-                return $this->connection->transactional($work);
-            } catch (RetryableException $e) {
-                if ($try >= self::TRIES) {
-                    throw new Problem(503, 'Not at this moment', 'Others are working on this house just now. Send the same request again.', '', $e);
-                }
-                usleep(random_int(5_000, 40_000) * $try);
-            }
         }
     }
 }

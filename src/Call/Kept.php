@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Job\Pulse;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Lock\LockFactory;
@@ -21,7 +22,7 @@ final readonly class Kept
     /** Locks of one name; each is a file, so there must not be one for every key. */
     private const LOCKS = 64;
 
-    public function __construct(#[Autowire(service: 'cache.predictions')] private CacheItemPoolInterface $pool, private LockFactory $locks)
+    public function __construct(#[Autowire(service: 'cache.predictions')] private CacheItemPoolInterface $pool, private LockFactory $locks, private Pulse $pulse)
     {
     }
 
@@ -82,13 +83,21 @@ final readonly class Kept
     /** @param \Closure(): list<Hypothesis> $hypotheses */
     public function table(House $house, Measurement $measurement, \Closure $hypotheses): PredictionTable
     {
+        $this->pulse->beat();
+
         return $this->get('table', $house, [$measurement->hash()], static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses()));
     }
 
     /** Whether that is worked out already. */
     public function hasTable(House $house, Measurement $measurement): bool
     {
-        return $this->pool->hasItem(self::key('table', $house, [$measurement->hash()]));
+        return $this->has('table', $house, [$measurement->hash()]);
+    }
+
+    /** @param array<array-key, mixed> $on */
+    public function has(string $what, House $house, array $on): bool
+    {
+        return $this->pool->hasItem(self::key($what, $house, $on));
     }
 
     /**
@@ -102,6 +111,7 @@ final readonly class Kept
         $kept = $this->find('sketch', $house, $on);
         $kept = $kept instanceof PredictionTable ? $kept : PredictionTable::of([]);
         $missing = array_values(array_filter($hypotheses, static fn (Hypothesis $hypothesis): bool => Hypothesis::ELSE !== $hypothesis->id && !$kept->has($hypothesis)));
+        $this->pulse->beat();
         if ([] !== $missing) {
             $kept = Predictor::sketch($house, $measurement, [Hypothesis::sound(1.0), ...$missing])->with($kept);
             $this->keep('sketch', $house, $on, $kept);

@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\Problem;
+use App\Database\Attempts;
 use App\Entity\Call;
 use App\Entity\Observation;
 use App\Entity\User;
 use App\Observation\Entry;
 use App\Observation\Kinds;
 use App\Observation\PayloadError;
+use App\Observation\Seen;
+use App\Photo\PhotoStore;
 use App\Record\RecordLines;
 use Doctrine\DBAL\Connection;
-use Doctrine\DBAL\Exception\RetryableException;
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\ClockInterface;
@@ -29,10 +30,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class ObservationStore
 {
-    /** A deadlock, a lock that took too long, an id stored meanwhile: tried again so often before it is given up. */
-    private const TRIES = 6;
-
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private CallStore $calls, private Verdicts $verdicts, private RecordLines $lines, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection, private Attempts $attempts, private CallStore $calls, private Verdicts $verdicts, private Companions $companions, private RecordLines $lines, private Summaries $summaries, private PhotoStore $photos, private ClockInterface $clock)
     {
     }
 
@@ -46,16 +44,12 @@ final readonly class ObservationStore
      */
     public function store(User $user, Call $call, Uuid $id, string $kind, \DateTimeImmutable $at, array $raw, Origin $origin = new Origin(), ?\DateTimeImmutable $stored = null): Journal
     {
-        for ($try = 1;; ++$try) {
-            try {
-                return $this->connection->transactional(fn (): Journal => $this->stored($user, $call, $id, $kind, $at, $raw, $origin, $stored ?? $this->clock->now()));
-            } catch (RetryableException|UniqueConstraintViolationException $e) {
-                if ($try >= self::TRIES) {
-                    throw new Problem(503, 'Not at this moment', 'Many entries come to this call at once. Send the same request again; it is stored once.', '', $e);
-                }
-                usleep(random_int(5_000, 40_000) * $try);
-            }
+        if (Seen::kind() === $kind) {
+            // A picture goes to its own store before anything is held.
+            $raw = $this->photos->taken($raw);
         }
+
+        return $this->attempts->of(fn (): Journal => $this->stored($user, $call, $id, $kind, $at, $raw, $origin, $stored ?? $this->clock->now()));
     }
 
     /** @param array<array-key, mixed> $raw */
@@ -65,7 +59,7 @@ final readonly class ObservationStore
         $journal = $this->calls->journal($call);
         $known = $this->entities->find(Observation::class, $id);
         if (null !== $known) {
-            if (!$known->call->id->equals($call->id) || $known->kind !== $kind || $known->payload != $raw) {
+            if (!$known->call->id->equals($call->id) || $known->kind !== $kind || !self::isSame($known->payload, $raw)) {
                 throw Problem::conflict('This id already stands for another entry. Make a new id; the one stored stays as it is.', '/id');
             }
 
@@ -79,7 +73,12 @@ final readonly class ObservationStore
         if (null !== $origin->seen && $origin->seen > $journal->position()) {
             throw Problem::invalid('/seen', 'This call has no such position yet.');
         }
+        Companions::admit($user, $payload, $journal);
+        if ($payload instanceof Seen && null !== $payload->photo) {
+            $this->photos->admit($call);
+        }
         $verdict = $this->verdicts->of($payload, $journal, $origin);
+        $verdict += $this->companions->check($user, $payload, $journal);
         /** @var array<string, mixed> $raw */
         $observation = new Observation($id, $user->firm, $call, $journal->position() + 1, $kind, $raw, ReadingVerdict::stateOf($journal, $origin)->toArray(), $call->house?->version, $verdict, $user, $at, $stored, $origin->seen, $origin->device);
         $entry = Entry::new($observation, $payload);
@@ -87,8 +86,26 @@ final readonly class ObservationStore
         $after->state();
         $this->lines->of($after, $entry);
         $this->insert($observation);
+        $this->summaries->write($call, $after);
 
         return $after;
+    }
+
+    /**
+     * Whether it is the same request again; a picture is the same when what was sent is.
+     *
+     * @param array<array-key, mixed> $known
+     * @param array<array-key, mixed> $raw
+     */
+    private static function isSame(array $known, array $raw): bool
+    {
+        foreach ([&$known, &$raw] as &$payload) {
+            if (\is_array($payload['photo'] ?? null)) {
+                $payload['photo'] = $payload['photo']['sent'] ?? null;
+            }
+        }
+
+        return $known == $raw;
     }
 
     private function insert(Observation $observation): void

@@ -18,12 +18,14 @@ use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Size;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\ComplaintTrial;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestName;
+use YellowProbe\Words\Message;
 
 /** The ranking of a call: worked out once for everything that it depends on, whichever request asks for it first. */
 final readonly class Rankings
@@ -61,13 +63,35 @@ final readonly class Rankings
     }
 
     /**
-     * @return list<Evidence> what is weighed
+     * What has to be worked out before the ranking can be: seconds in all where a house is new or was surveyed otherwise.
+     *
+     * @return list<Evidence> the first of each measurement whose table is not kept; none when the ranking itself is
      *
      * @throws Problem when the call has no house yet
      */
-    public function evidence(Journal $journal): array
+    public function missing(Journal $journal): array
     {
-        return $this->asked($journal)[2];
+        [$house, , $evidence, $on] = $this->asked($journal);
+        if ($this->kept->has('ranking view', $house, $on)) {
+            return [];
+        }
+        $missing = [];
+        foreach ($evidence as $piece) {
+            $hash = $piece->measurement->hash();
+            if (!isset($missing[$hash]) && !$this->kept->hasTable($house, $piece->measurement)) {
+                $missing[$hash] = $piece;
+            }
+        }
+
+        return array_values($missing);
+    }
+
+    /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */
+    public function prepare(Journal $journal, Measurement $measurement): void
+    {
+        if (null !== $journal->house) {
+            $this->kept->table($journal->house, $measurement, $this->hypotheses($journal->house, $journal));
+        }
     }
 
     /**
@@ -99,6 +123,9 @@ final readonly class Rankings
     private function asked(Journal $journal): array
     {
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet. Readings can be taken all the same; import or survey the house to have them judged.');
+        if (!Size::isInteractive($house)) {
+            throw Problem::conflict($this->say->of(new Message('large.house', ['points' => Size::points($house), 'most' => Size::INTERACTIVE_POINTS]), $house->ruleSet));
+        }
         $hypotheses = $this->hypotheses($house, $journal);
         $evidence = $this->weighed($house, $journal, $hypotheses);
 

@@ -6,6 +6,7 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Observation\Accepted;
+use App\Observation\Accompanied;
 use App\Observation\Advised;
 use App\Observation\Closed;
 use App\Observation\Corrected;
@@ -17,9 +18,7 @@ use App\Observation\IsolationStep;
 use App\Observation\LeverTried;
 use App\Observation\Measured;
 use App\Observation\Payload;
-use App\Observation\PayloadError;
 use App\Observation\People;
-use App\Observation\Photo;
 use App\Observation\Placed;
 use App\Observation\Repaired;
 use App\Observation\Seen;
@@ -47,7 +46,7 @@ final readonly class Verdicts
     private const AFTER_CLOSING = [Told::class, Corrected::class];
 
     /** What can be taken back; what was done to the house is undone by another act instead. */
-    public const WITHDRAWN = [Measured::class, Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, LeverTried::class, Tried::class, Settled::class, People::class];
+    public const WITHDRAWN = [Measured::class, Told::class, Seen::class, Accepted::class, Decided::class, Repaired::class, Advised::class, Unrepaired::class, LeverTried::class, Tried::class, Settled::class, People::class, Accompanied::class];
 
     public function __construct(private ReadingVerdict $readings, private IsolationRules $isolations, private Mending $mending, private Closing $closing, private TradeData $trade, private Say $say)
     {
@@ -81,7 +80,7 @@ final readonly class Verdicts
             $payload instanceof Tried => $this->mending->tried($journal),
             $payload instanceof Unrepaired => self::unrepaired($payload, $journal),
             $payload instanceof Closed => $this->closing->verdict($payload, $journal),
-            $payload instanceof Advised, $payload instanceof Decided, $payload instanceof People => [],
+            $payload instanceof Advised, $payload instanceof Decided, $payload instanceof People, $payload instanceof Accompanied => [],
             default => throw new \LogicException(\sprintf('Nobody judges entries of the kind "%s".', $payload::kind())),
         };
     }
@@ -108,13 +107,6 @@ final readonly class Verdicts
     /** @return array<string, mixed> what the list of looks knows of it */
     private function seen(Seen $seen, Journal $journal): array
     {
-        if (null !== $seen->photo) {
-            try {
-                Photo::of($seen->photo);
-            } catch (PayloadError $e) {
-                throw Problem::invalid('/payload'.$e->pointer, $e->getMessage());
-            }
-        }
         $known = $this->trade->rates()->findings();
         if (null !== $seen->finding && !isset($known[$seen->finding])) {
             throw Problem::invalid('/payload/finding', 'Expected one of '.implode(', ', array_keys($known)).'.');

@@ -11,9 +11,11 @@ use App\Api\View\PicksView;
 use App\Api\View\PickView;
 use App\Call\AtRisk;
 use App\Call\TradeData;
+use App\Security\Act;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\ReadingParser;
@@ -21,6 +23,7 @@ use YellowProbe\Instrument\ResidualTester;
 use YellowProbe\Rules\Look;
 
 /** The lists that the page offers: testers, symptoms, contexts. */
+#[IsGranted(Act::SEE)]
 final readonly class CatalogueController
 {
     #[Route('/api/instruments', methods: ['GET'])]

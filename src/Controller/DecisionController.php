@@ -13,11 +13,13 @@ use App\Call\TakenReading;
 use App\Entity\User;
 use App\Observation\DecisionOptions;
 use App\Observation\Repaired;
+use App\Security\Act;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
@@ -26,6 +28,7 @@ use YellowProbe\Rules\MendOrList;
 use YellowProbe\Rules\Taken;
 
 /** What stands between the readings and the work: whether they agree, and whether to mend now or to list. */
+#[IsGranted(Act::SEE)]
 final readonly class DecisionController
 {
     private const MOST_POINTS = 500.0;
@@ -47,6 +50,7 @@ final readonly class DecisionController
     }
 
     #[Route('/api/decisions', methods: ['POST'])]
+    #[IsGranted(Act::SEE)]
     #[OA\Post(path: '/api/decisions', operationId: 'decide', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['isDangerous', 'affected', 'tested', 'minutesEach', 'minutesLeft', 'hasParts', 'isRepairVisit', 'materials', 'ratePerHour'], properties: [new OA\Property(property: 'isDangerous', type: 'boolean'), new OA\Property(property: 'affected', type: 'number'), new OA\Property(property: 'tested', type: 'number'), new OA\Property(property: 'minutesEach', type: 'number'), new OA\Property(property: 'minutesLeft', type: 'number'), new OA\Property(property: 'hasParts', type: 'boolean'), new OA\Property(property: 'isRepairVisit', type: 'boolean'), new OA\Property(property: 'materials', type: 'number'), new OA\Property(property: 'ratePerHour', type: 'number')])), responses: [new OA\Response(response: 200, description: 'Both options; nothing is stored', content: new OA\JsonContent(ref: DecisionOptions::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function decide(Request $request): JsonResponse
     {

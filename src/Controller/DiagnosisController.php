@@ -6,7 +6,6 @@ namespace App\Controller;
 
 use App\Api\Answer;
 use App\Api\Body;
-use App\Api\Later;
 use App\Api\Problem;
 use App\Api\View\AdviceView;
 use App\Api\View\ContradictionView;
@@ -20,10 +19,13 @@ use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
 use App\Call\Journal;
 use App\Call\MapViews;
-use App\Call\Rankings;
+use App\Call\Ranked;
 use App\Call\TradeData;
 use App\Entity\Call;
 use App\Entity\User;
+use App\Job\Jobs;
+use App\Job\Preparation;
+use App\Security\Act;
 use App\Words\Say;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -31,9 +33,9 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
@@ -46,11 +48,12 @@ use YellowProbe\Procedure\Practice;
 use YellowProbe\Words\Message;
 
 /** What is computed from a call's house and readings; nothing here stores anything. */
+#[IsGranted(Act::SEE)]
 final readonly class DiagnosisController
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private CallStore $calls, private Rankings $rankings, private Diagnosis $diagnosis, private DiagnosisViews $views, private Later $later, private Say $say)
+    public function __construct(private CallStore $calls, private Ranked $ranked, private Diagnosis $diagnosis, private DiagnosisViews $views, private Say $say)
     {
     }
 
@@ -58,17 +61,17 @@ final readonly class DiagnosisController
     #[OA\Get(path: '/api/calls/{id}/ranking', operationId: 'ranking', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What still fits', content: new OA\JsonContent(ref: RankingView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function ranking(string $id, #[CurrentUser] User $user): JsonResponse
     {
-        [, $journal] = $this->open($user, $id);
+        [$call, $journal] = $this->open($user, $id);
 
-        return Answer::of($this->rankings->view($journal));
+        return Answer::of($this->ranked->view($call, $journal));
     }
 
     #[Route('/api/calls/{id}/contradictions', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/contradictions', operationId: 'contradictions', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Readings that the others speak against, the oddest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ContradictionView::class))), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
     public function contradictions(string $id, #[CurrentUser] User $user): JsonResponse
     {
-        [, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->rankings->rank($journal);
+        [$call, $journal, $house] = $this->open($user, $id);
+        $ranking = $this->ranked->ranking($call, $journal);
 
         return Answer::of($this->views->contradictions($ranking, $this->diagnosis->contradictions($house, $ranking)));
     }
@@ -77,14 +80,9 @@ final readonly class DiagnosisController
     #[OA\Get(path: '/api/calls/{id}/next-tests', operationId: 'nextTests', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'without', description: 'Testers that are not to hand, by slug, with commas between', required: false, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'role', description: 'What this person may do', required: false, schema: new OA\Schema(type: 'string', enum: Practice::ROLES)), new OA\QueryParameter(name: 'residual', description: 'Where residual devices are tested', required: false, schema: new OA\Schema(type: 'string', enum: Practice::RESIDUAL)), new OA\QueryParameter(name: 'loop', description: 'How the earth fault loop at a point is found', required: false, schema: new OA\Schema(type: 'string', enum: Practice::LOOP))], responses: [new OA\Response(response: 200, description: 'Whether to test on, and the tests worth most per minute', content: new OA\JsonContent(ref: AdviceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function nextTests(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        [, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->rankings->rank($journal);
+        [$call, $journal, $house] = $this->open($user, $id);
+        [$ranking, $stop, $candidates, $forcings] = $this->ranked->next($call, $journal, $house, self::practice($request));
         $now = $journal->state();
-
-        $practice = self::practice($request);
-        $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $journal->opened(), $practice);
-        $stop = Stop::advised($ranking, $candidates);
-        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile($this->diagnosis->forcings($house, $ranking, $now, $journal->opened(), $practice), $stop->advice, $candidates) : [];
 
         return Answer::of(new AdviceView(
             $stop->advice->value,
@@ -100,22 +98,23 @@ final readonly class DiagnosisController
     #[OA\Post(path: '/api/calls/{id}/predictions', operationId: 'predict', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true), new OA\Property(property: 'forced', description: 'What is done meanwhile to bring out what comes and goes', type: 'array', items: new OA\Items(type: 'string'))])), responses: [new OA\Response(response: 200, description: 'What it should show', content: new OA\JsonContent(ref: PredictionView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function predict(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        [, $journal, $house] = $this->open($user, $id);
+        [$call, $journal, $house] = $this->open($user, $id);
         $measurement = self::measurement($request, $house, $journal);
         $instrument = $measurement->instrument;
         $obstacle = Obstacle::of($house, $measurement);
         $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && [] !== ($unproved = $journal->isolations()->unproved($house, $measurement->connection)) ? $this->say->of(new Message('caution.unproved', ['places' => implode(', ', array_map(static fn (string $place): string => $house->places[$place]->name, $unproved))]), $house->ruleSet) : null, self::patience($house, $measurement, $obstacle)]));
 
-        return Answer::of($this->views->prediction($house, $this->rankings->rank($journal), $measurement, $cautions, self::forced($request)));
+        return Answer::of($this->views->prediction($house, $this->ranked->ranking($call, $journal), $measurement, $cautions, self::forced($request)));
     }
 
     #[Route('/api/calls/{id}/preparations', methods: ['POST'])]
+    #[IsGranted(Act::MEASURE)]
     #[OA\Post(path: '/api/calls/{id}/preparations', operationId: 'prepare', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 202, description: 'What every cause would show there is worked out meanwhile'), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function prepare(string $id, Request $request, #[CurrentUser] User $user): Response
+    public function prepare(string $id, Request $request, #[CurrentUser] User $user, Jobs $jobs): Response
     {
-        [, $journal, $house] = $this->open($user, $id);
+        [$call, $journal, $house] = $this->open($user, $id);
         $measurement = self::measurement($request, $house, $journal);
-        $this->later->add(fn () => $this->diagnosis->prepare($house, $this->rankings->rank($journal), $measurement));
+        $jobs->ask($call, new Preparation($id, hash('xxh128', $measurement->hash()), $measurement->instrument->slug(), Body::of($request)->fields->object('connection')->raw));
 
         return new Response('', Response::HTTP_ACCEPTED);
     }
@@ -137,7 +136,7 @@ final readonly class DiagnosisController
     public function map(string $id, #[CurrentUser] User $user, MapViews $maps, TradeData $trade): JsonResponse
     {
         [$call, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->rankings->rank($journal);
+        $ranking = $this->ranked->ranking($call, $journal);
 
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal, $ranking, $trade->ruleSet($house->ruleSet)));
     }

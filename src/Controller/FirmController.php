@@ -9,14 +9,17 @@ use App\Api\Body;
 use App\Api\Problem;
 use App\Api\View\Me;
 use App\Entity\User;
+use App\Security\Act;
 use Doctrine\ORM\EntityManagerInterface;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** What a firm settles for itself. */
+#[IsGranted(Act::ADMINISTER)]
 final readonly class FirmController
 {
     private const LEAST_MINUTES = 5;

@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Api\Answer;
 use App\Api\Body;
 use App\Api\Problem;
+use App\Api\Query;
 use App\Api\View\FindingView;
 use App\Api\View\HouseSummary;
 use App\Api\View\HouseView;
@@ -16,17 +17,19 @@ use App\Entity\User;
 use App\House\HouseDocument;
 use App\House\HouseStore;
 use App\House\RepeatedKeys;
-use Doctrine\ORM\EntityManagerInterface;
+use App\Security\Act;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Installation\Finding;
 use YellowProbe\Installation\Findings;
 use YellowProbe\Installation\House as Model;
 use YellowProbe\Installation\HouseError;
 
+#[IsGranted(Act::SEE)]
 final readonly class HouseController
 {
     public function __construct(private HouseStore $houses, private HouseChanges $changes)
@@ -34,15 +37,14 @@ final readonly class HouseController
     }
 
     #[Route('/api/houses', methods: ['GET'])]
-    #[OA\Get(path: '/api/houses', operationId: 'listHouses', responses: [new OA\Response(response: 200, description: 'Houses of the firm', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: HouseSummary::class)))])]
-    public function list(#[CurrentUser] User $user, EntityManagerInterface $entities): JsonResponse
+    #[OA\Get(path: '/api/houses', operationId: 'listHouses', parameters: [new OA\QueryParameter(name: 'search', description: 'Words that stand in the address', required: false, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'Houses of the firm by address, the first of those that fit', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: HouseSummary::class)))])]
+    public function list(Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        $houses = $entities->getRepository(House::class)->findBy(['firm' => $user->firm], ['address' => 'ASC']);
-
-        return Answer::of(array_map(static fn (House $house): HouseSummary => new HouseSummary($house->id->toRfc4122(), $house->address, $house->version), $houses));
+        return Answer::of($this->houses->search($user->firm, Query::text($request, 'search')));
     }
 
     #[Route('/api/houses', methods: ['POST'])]
+    #[IsGranted(Act::SURVEY)]
     #[OA\Post(path: '/api/houses', operationId: 'importHouse', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'address', 'document'], properties: [new OA\Property(property: 'id', type: 'string', format: 'uuid'), new OA\Property(property: 'address', type: 'string'), new OA\Property(property: 'document', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'Imported, or imported before', content: new OA\JsonContent(ref: HouseView::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function import(Request $request, #[CurrentUser] User $user): JsonResponse
     {
@@ -73,6 +75,7 @@ final readonly class HouseController
     }
 
     #[Route('/api/houses/{id}/operations', methods: ['POST'])]
+    #[IsGranted(Act::SURVEY)]
     #[OA\Post(path: '/api/houses/{id}/operations', operationId: 'changeHouse', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'baseVersion', 'operation'], properties: [new OA\Property(property: 'id', type: 'string', format: 'uuid'), new OA\Property(property: 'baseVersion', type: 'integer'), new OA\Property(property: 'operation', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'The house after the operation', content: new OA\JsonContent(ref: HouseView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function change(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {

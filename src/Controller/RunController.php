@@ -13,17 +13,20 @@ use App\Call\CallStore;
 use App\Call\Journal;
 use App\Call\Runs;
 use App\Entity\User;
+use App\Security\Act;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Diagnosis\Reach;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Instrument\Instruments;
 
 /** Many readings at a time: one lead held and the other anywhere, and runs of one test from point to point. */
+#[IsGranted(Act::SEE)]
 final readonly class RunController
 {
     public function __construct(private CallStore $calls, private Runs $runs)

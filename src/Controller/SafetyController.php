@@ -11,19 +11,22 @@ use App\Api\View\ScopeView;
 use App\Api\View\WayBackView;
 use App\Call\CallStore;
 use App\Call\IsolationViews;
-use App\Call\Rankings;
+use App\Call\Ranked;
 use App\Entity\User;
+use App\Security\Act;
 use App\Words\Say;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Safety\Feeding;
 use YellowProbe\Safety\IsolationScope;
 use YellowProbe\Safety\WayBack;
 
 /** What an isolation leaves live, and the way back; expectations, never proofs. */
+#[IsGranted(Act::SEE)]
 final readonly class SafetyController
 {
     public function __construct(private CallStore $calls, private IsolationViews $views, private Say $say)
@@ -32,9 +35,10 @@ final readonly class SafetyController
 
     #[Route('/api/calls/{id}/isolation-scope', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/isolation-scope', operationId: 'isolationScope', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'place', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'level', required: true, schema: new OA\Schema(type: 'string', enum: ['circuit', 'board']))], responses: [new OA\Response(response: 200, description: 'What to open, what stays live, what to try', content: new OA\JsonContent(ref: ScopeView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
-    public function scope(string $id, Request $request, #[CurrentUser] User $user, Rankings $rankings): JsonResponse
+    public function scope(string $id, Request $request, #[CurrentUser] User $user, Ranked $ranked): JsonResponse
     {
-        $journal = $this->calls->journal($this->calls->find($user, $id));
+        $call = $this->calls->find($user, $id);
+        $journal = $this->calls->journal($call);
         $house = $journal->house ?? throw Problem::conflict('This call has no house yet: isolate the whole board, and treat every conductor as live until it is proved.');
         $place = $request->query->getString('place');
         if (!isset($house->places[$place])) {
@@ -44,16 +48,17 @@ final readonly class SafetyController
         if (!\in_array($level, [IsolationScope::CIRCUIT, IsolationScope::BOARD], true)) {
             throw Problem::invalid('/level', 'Expected circuit or board.');
         }
-        $scope = IsolationScope::of($house, $place, $level, $journal->state(), $rankings->rank($journal));
+        $scope = IsolationScope::of($house, $place, $level, $journal->state(), $ranked->ranking($call, $journal));
 
         return Answer::of($this->views->scope($house, $scope));
     }
 
     #[Route('/api/calls/{id}/feeding', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/feeding', operationId: 'feeding', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'What may be feeding the voltage that stopped the isolation', content: new OA\JsonContent(ref: FeedingView::class)), new OA\Response(response: 404, ref: '#/components/responses/Problem')])]
-    public function feeding(string $id, #[CurrentUser] User $user, Rankings $rankings): JsonResponse
+    public function feeding(string $id, #[CurrentUser] User $user, Ranked $ranked): JsonResponse
     {
-        $journal = $this->calls->journal($this->calls->find($user, $id));
+        $call = $this->calls->find($user, $id);
+        $journal = $this->calls->journal($call);
         $stopped = $journal->isolations()->stopped();
         if (null === $stopped || null === $journal->house) {
             throw Problem::notFound();
@@ -62,7 +67,7 @@ final readonly class SafetyController
         foreach ($stopped->step->tried as $tried) {
             array_push($terminals, ...($tried->voltage && str_contains($tried->pair, '|') ? explode('|', $tried->pair) : []));
         }
-        $feeding = Feeding::of($journal->house, $stopped->place, array_values(array_unique($terminals)), $journal->state(), $rankings->rank($journal));
+        $feeding = Feeding::of($journal->house, $stopped->place, array_values(array_unique($terminals)), $journal->state(), $ranked->ranking($call, $journal));
 
         return Answer::of(new FeedingView($stopped->place, $this->say->each($feeding, $journal->house->ruleSet)));
     }

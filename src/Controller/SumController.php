@@ -11,10 +11,12 @@ use App\Api\View\FigureView;
 use App\Api\View\PickView;
 use App\Api\View\SumInputView;
 use App\Api\View\SumView;
+use App\Security\Act;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Sum\Figure;
 use YellowProbe\Sum\Given;
 use YellowProbe\Sum\Input;
@@ -23,6 +25,7 @@ use YellowProbe\Sum\SumError;
 use YellowProbe\Sum\Sums;
 
 /** The sums of the trade that stand alone; nothing here stores anything. */
+#[IsGranted(Act::SEE)]
 final readonly class SumController
 {
     #[Route('/api/sums', methods: ['GET'])]

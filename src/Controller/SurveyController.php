@@ -25,12 +25,14 @@ use App\Call\TradeData;
 use App\Entity\User;
 use App\House\HouseDocument;
 use App\House\HouseStore;
+use App\Security\Act;
 use App\Words\Percent;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use YellowProbe\Installation\Finding;
 use YellowProbe\Installation\Findings;
 use YellowProbe\Installation\House;
@@ -44,6 +46,7 @@ use YellowProbe\Survey\Sheet;
 use YellowProbe\Survey\SurveyedHouse;
 
 /** The fast survey: what is typical to pick from, a sheet drawn up as a house, and the board judged as it is built. */
+#[IsGranted(Act::SEE)]
 final readonly class SurveyController
 {
     public function __construct(private TradeData $trade, private CallStore $calls, private CallViews $views)
@@ -69,6 +72,7 @@ final readonly class SurveyController
     }
 
     #[Route('/api/surveys', methods: ['POST'])]
+    #[IsGranted(Act::SURVEY)]
     #[OA\Post(path: '/api/surveys', operationId: 'drawUp', requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['address', 'sheet'], properties: [new OA\Property(property: 'address', type: 'string'), new OA\Property(property: 'sheet', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 200, description: 'The house it makes; nothing is stored', content: new OA\JsonContent(ref: SurveyView::class)), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function drawUp(Request $request): JsonResponse
     {
@@ -84,6 +88,7 @@ final readonly class SurveyController
     }
 
     #[Route('/api/calls/{id}/survey', methods: ['POST'])]
+    #[IsGranted(Act::SURVEY)]
     #[OA\Post(path: '/api/calls/{id}/survey', operationId: 'survey', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['id', 'sheet'], properties: [new OA\Property(property: 'id', description: 'Of the house that it makes.', type: 'string', format: 'uuid'), new OA\Property(property: 'sheet', type: 'object', additionalProperties: true)])), responses: [new OA\Response(response: 201, description: 'The call with its house', content: new OA\JsonContent(ref: CallDetail::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
     public function store(string $id, Request $request, #[CurrentUser] User $user, HouseStore $houses, HouseChanges $changes): JsonResponse
     {

@@ -12,6 +12,7 @@ use App\Entity\House;
 use App\Entity\User;
 use App\House\HouseDocument;
 use App\House\HouseStore;
+use App\Security\Role;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -24,6 +25,10 @@ use YellowProbe\Installation\HouseDraft;
 final readonly class Demo
 {
     public const EMAIL = 'ines@brindle.example';
+    public const ELECTRICIAN = 'tam@brindle.example';
+    public const TRAINEE = 'rafe@brindle.example';
+    public const OFFICE = 'odile@brindle.example';
+    public const READER = 'perpetua@lets.example';
     public const PASSWORD = 'two-probes';
 
     public function __construct(
@@ -42,11 +47,13 @@ final readonly class Demo
         if ($this->entities->getRepository(Firm::class)->count() > 0) {
             return false;
         }
-        $firm = new Firm(new UuidV7(), 'Brindle Electrical');
-        $user = new User(new UuidV7(), $firm, self::EMAIL, 'Ines Corran');
-        $user->setPassword($this->hasher->hashPassword($user, self::PASSWORD));
+        $firm = new Firm(new UuidV7(), 'Brindle Electrical', demonstration: true);
         $this->entities->persist($firm);
-        $this->entities->persist($user);
+        $user = $this->person($firm, self::EMAIL, 'Ines Corran', Role::Owner);
+        $this->person($firm, self::ELECTRICIAN, 'Tam Weller', Role::Electrician);
+        $this->person($firm, self::TRAINEE, 'Rafe Tolland', Role::Trainee);
+        $this->person($firm, self::OFFICE, 'Odile Marsh', Role::Office);
+        $this->person($firm, self::READER, 'Perpetua Quill', Role::Reader);
         $this->entities->flush();
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $today = $now->setTime(9, 10);
@@ -122,6 +129,16 @@ final readonly class Demo
         $demo->test('polarity-live:lr-corner.front:N-E');
         $demo->observe('advised', ['text' => 'Have the whole flat inspected at the change of occupancy; the board’s last test label is older than ten years.']);
         $demo->observe('closed', ['text' => 'Handed over to Ms Vale by telephone.', 'noDanger' => true, 'coversOn' => true]);
+    }
+
+    /** @param non-empty-string $email */
+    private function person(Firm $firm, string $email, string $name, Role $role): User
+    {
+        $user = new User(new UuidV7(), $firm, $email, $name, $role);
+        $user->setPassword($this->hasher->hashPassword($user, self::PASSWORD));
+        $this->entities->persist($user);
+
+        return $user;
     }
 
     private function house(User $user, string $address, HouseDraft $draft): House

@@ -11,6 +11,8 @@ use Symfony\Component\Uid\Uuid;
 /** A call-out. What happened on it is its observations; this row only says what it is about. */
 #[ORM\Entity]
 #[ORM\Table(name: 'callout')]
+#[ORM\Index(name: 'callout_opened', columns: ['firm_id', 'opened_at', 'id'])]
+#[ORM\Index(name: 'callout_address', columns: ['firm_id', 'address', 'opened_at'])]
 class Call
 {
     public function __construct(

@@ -19,6 +19,9 @@ class Firm
         /** Minutes without an entry after which a proof of dead lapses, unless all that isolates is locked. */
         #[ORM\Column(options: ['default' => 30])]
         public int $proofMinutes = 30,
+        /** Invented, with a password that everybody knows. */
+        #[ORM\Column(options: ['default' => false])]
+        public bool $demonstration = false,
     ) {
     }
 }

@@ -9,6 +9,7 @@ use Symfony\Component\Uid\Uuid;
 
 /** A house that a firm knows; what it holds is in its versions, the newest of which is "version". */
 #[ORM\Entity]
+#[ORM\Index(name: 'house_address', columns: ['firm_id', 'address'])]
 class House
 {
     #[ORM\Column]

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Entity;
 
+use App\Security\Role;
+use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
@@ -14,8 +16,17 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\UniqueConstraint(name: 'user_email', columns: ['email'])]
 class User implements UserInterface, PasswordAuthenticatedUserInterface
 {
+    /** Empty until whoever was invited has chosen one. */
     #[ORM\Column(length: 255)]
     private string $password = '';
+
+    /** Hash of a few digits that stand in for the password beside somebody else's device. */
+    #[ORM\Column(length: 255, nullable: true)]
+    public ?string $pin = null;
+
+    /** From then on this person cannot log in; what they stored stays theirs. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $deactivatedAt = null;
 
     /** @param non-empty-string $email */
     public function __construct(
@@ -27,6 +38,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         public string $email,
         #[ORM\Column(length: 200)]
         public string $name,
+        #[ORM\Column(type: Types::STRING, length: 20, enumType: Role::class)]
+        public Role $role = Role::Electrician,
     ) {
     }
 
@@ -38,6 +51,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function getPassword(): string
     {
         return $this->password;
+    }
+
+    public function isActive(): bool
+    {
+        return null === $this->deactivatedAt && '' !== $this->password;
     }
 
     public function getRoles(): array

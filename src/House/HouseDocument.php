@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\House;
 
+use App\Words\Printable;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
+use YellowProbe\Instrument\Computable;
 
 /** House documents as JSON text, checked against the published schema and then by the model itself. */
 final readonly class HouseDocument
@@ -31,6 +33,7 @@ final readonly class HouseDocument
         if (null !== $repeated) {
             throw new HouseError($repeated, 'This id stands twice: give one of the two another id.');
         }
+        self::printable($array, '');
         $validator = new Validator();
         $validator->resolver()?->registerFile(self::SCHEMA, $this->projectDir.'/docs/house.schema.json');
         $error = $validator->validate($object, self::SCHEMA)->error();
@@ -41,8 +44,21 @@ final readonly class HouseDocument
             throw new HouseError('/' === $path ? '' : $path, rtrim($messages[$path], '.').'.');
         }
         /** @var array<string, mixed> $array the schema says it is an object */
+        $house = House::fromDocument($array);
+        Computable::check($house);
 
-        return House::fromDocument($array);
+        return $house;
+    }
+
+    private static function printable(mixed $value, string $path): void
+    {
+        if (\is_string($value) && !Printable::is($value)) {
+            throw new HouseError($path, 'This text holds characters that cannot be printed. Type it again.');
+        }
+        foreach (\is_array($value) ? $value : [] as $key => $inner) {
+            self::printable((string) $key, "$path/$key");
+            self::printable($inner, "$path/$key");
+        }
     }
 
     /** @param array<string, mixed> $document */

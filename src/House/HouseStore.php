@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\House;
 
 use App\Api\Problem;
+use App\Api\View\HouseSummary;
+use App\Database\Attempts;
+use App\Entity\Firm;
 use App\Entity\House;
 use App\Entity\HouseVersion;
 use App\Entity\User;
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -18,7 +21,10 @@ use YellowProbe\Installation\HouseEdit;
 /** Houses of a firm: found, imported, changed by operations, every version kept. */
 final readonly class HouseStore
 {
-    public function __construct(private EntityManagerInterface $entities, private HouseDocument $documents, private ClockInterface $clock)
+    /** Houses that a search answers with at most. */
+    private const FOUND = 50;
+
+    public function __construct(private EntityManagerInterface $entities, private HouseDocument $documents, private Attempts $attempts, private ClockInterface $clock)
     {
     }
 
@@ -27,6 +33,19 @@ final readonly class HouseStore
         $house = Uuid::isValid($id) ? $this->entities->getRepository(House::class)->findOneBy(['id' => Uuid::fromString($id), 'firm' => $user->firm]) : null;
 
         return $house ?? throw Problem::notFound();
+    }
+
+    /** @return list<HouseSummary> by address, at most {@see FOUND} */
+    public function search(Firm $firm, string $search): array
+    {
+        $query = $this->entities->createQueryBuilder()->select('h')->from(House::class, 'h')->where('h.firm = :firm')->setParameter('firm', $firm->id, 'uuid')->orderBy('h.address')->addOrderBy('h.id')->setMaxResults(self::FOUND);
+        foreach (\array_slice(array_filter(explode(' ', trim($search)), static fn (string $word): bool => '' !== $word), 0, 8) as $at => $word) {
+            $query->andWhere("h.address LIKE :word$at")->setParameter("word$at", '%'.addcslashes($word, '%_\\').'%');
+        }
+        /** @var list<House> $houses */
+        $houses = $query->getQuery()->getResult();
+
+        return array_map(static fn (House $house): HouseSummary => new HouseSummary($house->id->toRfc4122(), $house->address, $house->version), $houses);
     }
 
     public function version(House $house, ?int $number = null): HouseVersion
@@ -42,19 +61,27 @@ final readonly class HouseStore
         return Model::fromDocument($document);
     }
 
-    /** Imports a house whole; the same id again is the same house. */
+    /**
+     * Imports a house whole; the same id again, also at the same moment, is the same house.
+     *
+     * @throws Problem when the id stands for a house with another address
+     */
     public function import(User $user, Uuid $id, string $address, string $json): House
     {
-        $known = $this->entities->find(House::class, $id);
-        if (null !== $known) {
-            return $this->find($user, $id->toRfc4122());
+        if (null === $this->entities->find(House::class, $id)) {
+            $this->documents->decode($json);
+            $house = new House($id, $user->firm, $address);
+            $this->attempts->of(function () use ($house, $user, $json): void {
+                if (null === $this->entities->find(House::class, $house->id)) {
+                    $this->entities->getConnection()->insert('house', ['id' => $house->id, 'firm_id' => $user->firm->id, 'version' => 1, 'address' => $house->address], ['id' => 'uuid', 'firm_id' => 'uuid']);
+                    $this->write(new HouseVersion($house->id, $user->firm, $house, 1, ['op' => 'import'], $json, $user, $this->clock->now()));
+                }
+            });
         }
-        $this->documents->decode($json);
-        $house = new House($id, $user->firm, $address);
-        $house->version = 1;
-        $this->entities->persist($house);
-        $this->entities->persist(new HouseVersion($id, $user->firm, $house, 1, ['op' => 'import'], $json, $user, $this->clock->now()));
-        $this->entities->flush();
+        $house = $this->find($user, $id->toRfc4122());
+        if ($house->address !== $address) {
+            throw Problem::conflict('This id already stands for another house. Make a new id.', '/id');
+        }
 
         return $house;
     }
@@ -85,14 +112,19 @@ final readonly class HouseStore
         $check($this->documents->decode($json));
         /** @var array<string, mixed> $operation */
         $version = new HouseVersion($id, $user->firm, $house, $house->version + 1, $operation, $json, $user, $this->clock->now());
+        $this->write($version);
+        $this->entities->getConnection()->update('house', ['version' => $version->number], ['id' => $house->id], ['id' => 'uuid']);
         $house->version = $version->number;
-        $this->entities->persist($version);
-        try {
-            $this->entities->flush();
-        } catch (UniqueConstraintViolationException) {
-            throw Problem::conflict('Somebody else changed the house at the same moment. Load it again and repeat the change; nothing was stored.', '/baseVersion');
-        }
 
         return $version;
+    }
+
+    /** Written without the entity manager, which an attempt that failed would close for the next. */
+    private function write(HouseVersion $version): void
+    {
+        $this->entities->getConnection()->insert('house_version', [
+            'id' => $version->id, 'firm_id' => $version->firm->id, 'house_id' => $version->house->id, 'author_id' => $version->author->id,
+            'number' => $version->number, 'operation' => $version->operation, 'document' => $version->document, 'at' => $version->at,
+        ], ['id' => 'uuid', 'firm_id' => 'uuid', 'house_id' => 'uuid', 'author_id' => 'uuid', 'operation' => Types::JSON, 'at' => Types::DATETIME_IMMUTABLE]);
     }
 }

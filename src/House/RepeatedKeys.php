@@ -6,7 +6,7 @@ namespace App\House;
 
 /**
  * A key that stands twice in one object of a JSON text. A parser keeps the last of them without a word, and a part of the
- * house would be lost.
+ * house would be lost. One pass over the text: each token is looked at once.
  */
 final class RepeatedKeys
 {
@@ -17,24 +17,41 @@ final class RepeatedKeys
     {
         preg_match_all(self::TOKENS, $json, $tokens);
         $tokens = $tokens[0];
-        /** @var list<array{array<string, true>|null, int|string}> $open keys met (null in a list) and the key or place at hand */
-        $open = [];
+        /** @var list<array<array-key, true>|null> $keys met in each object that is open; null for a list */
+        $keys = [];
+        /** @var list<int|string> $places key or place at hand in each */
+        $places = [];
+        $depth = -1;
         foreach ($tokens as $at => $token) {
-            $depth = \count($open) - 1;
-            if ('{' === $token || '[' === $token) {
-                $open[] = ['{' === $token ? [] : null, 0];
-            } elseif ('}' === $token || ']' === $token) {
-                array_pop($open);
-            } elseif (',' === $token && \is_int($open[$depth][1]) && null === $open[$depth][0]) {
-                ++$open[$depth][1];
-            } elseif ('"' === $token[0] && ':' === ($tokens[$at + 1] ?? '') && null !== $open[$depth][0]) {
-                $key = json_decode($token, false, 2, \JSON_THROW_ON_ERROR);
-                $key = \is_string($key) ? $key : '';
-                $again = isset($open[$depth][0][$key]);
-                $open[$depth] = [$open[$depth][0] + [$key => true], $key];
-                if ($again) {
-                    return implode('', array_map(static fn (array $level): string => '/'.strtr((string) $level[1], ['~' => '~0', '/' => '~1']), $open));
-                }
+            switch ($token[0]) {
+                case '{':
+                case '[':
+                    ++$depth;
+                    $keys[$depth] = '{' === $token ? [] : null;
+                    $places[$depth] = 0;
+                    break;
+                case '}':
+                case ']':
+                    --$depth;
+                    break;
+                case ',':
+                    if ($depth >= 0 && null === $keys[$depth] && \is_int($places[$depth])) {
+                        ++$places[$depth];
+                    }
+                    break;
+                case '"':
+                    if ($depth >= 0 && ':' === ($tokens[$at + 1] ?? '') && null !== $keys[$depth]) {
+                        $key = json_decode($token, false, 2, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE);
+                        $key = \is_string($key) ? $key : '';
+                        $places[$depth] = $key;
+                        if (isset($keys[$depth][$key])) {
+                            return implode('', array_map(static fn (int|string $place): string => '/'.strtr((string) $place, ['~' => '~0', '/' => '~1']), \array_slice($places, 0, $depth + 1)));
+                        }
+                        $keys[$depth][$key] = true;
+                    }
+                    break;
+                default:
+                    break;
             }
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Observation;
 
+use App\Words\Printable;
+
 /**
  * Reads one JSON object field by field and knows which were read: what is left over is refused by {@see done()}.
  *
@@ -45,7 +47,7 @@ final class Fields
         if ('' === trim($value) || mb_strlen($value) > $most) {
             throw $this->error($key, \sprintf('Write 1 to %d characters here.', $most));
         }
-        if (1 === preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value)) {
+        if (!Printable::is($value)) {
             throw $this->error($key, 'This text holds characters that cannot be printed. Type it again.');
         }
 
@@ -197,7 +199,7 @@ final class Fields
     private function item(int $most): string
     {
         $value = $this->raw[''];
-        if (!\is_string($value) || mb_strlen($value) > $most || 1 === preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value)) {
+        if (!\is_string($value) || mb_strlen($value) > $most || !Printable::is($value)) {
             throw new PayloadError($this->path, \sprintf('Text of at most %d characters is expected here.', $most));
         }
 

@@ -10,7 +10,7 @@ final class Kinds
     /** @var list<class-string<Payload>> */
     public const ALL = [
         Told::class, Seen::class, People::class, Advised::class, Done::class, IsolationStep::class, LeverTried::class, Measured::class, Placed::class, Corrected::class,
-        Withdrawn::class, Doubted::class, Settled::class, Accepted::class, Decided::class, Repaired::class, Tried::class, Unrepaired::class, Closed::class,
+        Withdrawn::class, Doubted::class, Settled::class, Accepted::class, Decided::class, Repaired::class, Tried::class, Unrepaired::class, Closed::class, Accompanied::class,
     ];
 
     /** @return list<string> */

@@ -4,29 +4,30 @@ declare(strict_types=1);
 
 namespace App\Observation;
 
-/** A picture as it travels: a data URL of a JPEG, PNG or WebP. */
+/** A picture of an entry as the journal keeps it: what was sent and what is kept by their hashes; the picture has its own store. */
 final readonly class Photo
 {
-    /** Of the data URL: enough for 1280 pixels across, and no more than a phone with one bar can send. */
-    public const MOST_BYTES = 700_000;
+    public const TYPES = ['image/jpeg', 'image/png', 'image/webp'];
 
-    private const IMAGES = ['image/jpeg', 'image/png', 'image/webp'];
-
-    private function __construct(public string $type, public string $bytes)
+    /**
+     * @param string $sent  SHA-256 of the bytes that came
+     * @param string $file  SHA-256 of the file that is kept, and its name
+     * @param int    $bytes of the file that is kept
+     */
+    private function __construct(public string $sent, public string $file, public string $type, public int $bytes)
     {
     }
 
-    /** @throws PayloadError when it is no picture */
-    public static function of(string $url): self
+    public static function read(Fields $fields): self
     {
-        $parts = explode(';base64,', $url, 2);
-        $bytes = 2 === \count($parts) ? base64_decode($parts[1], true) : false;
-        // That it is no picture is said by what it returns; the notice beside it says no more.
-        $size = false === $bytes || '' === $bytes ? false : @getimagesizefromstring($bytes);
-        if (false === $bytes || false === $size || !\in_array($size['mime'], self::IMAGES, true) || "data:{$size['mime']}" !== $parts[0]) {
-            throw new PayloadError('/photo', 'This is no JPEG, PNG or WebP picture. Choose another one.');
+        $own = new self($fields->text('sent', 64), $fields->text('file', 64), $fields->oneOf('type', self::TYPES), $fields->optionalWhole('bytes', 10_000_000) ?? 0);
+        foreach (['sent' => $own->sent, 'file' => $own->file] as $key => $hash) {
+            if (1 !== preg_match('/^[0-9a-f]{64}$/D', $hash)) {
+                throw $fields->error($key, 'A SHA-256 is expected here.');
+            }
         }
+        $fields->done();
 
-        return new self($size['mime'], $bytes);
+        return $own;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Observation;
 
+use App\Photo\PhotoStore;
 use OpenApi\Attributes as OA;
 
 /** What was seen, heard or smelt at a place: of the list of looks, of the list of findings, or in words; with a photo. */
@@ -26,8 +27,8 @@ final readonly class Seen implements Worded
         public ?string $finding = null,
         #[OA\Property(minLength: 1, maxLength: 2000)]
         public ?string $text = null,
-        #[OA\Property(description: 'A JPEG, PNG or WebP picture as a data URL.', minLength: 1, maxLength: Photo::MOST_BYTES)]
-        public ?string $photo = null,
+        #[OA\Property(type: 'string', description: 'A JPEG, PNG or WebP picture as a data URL; the store keeps it by itself.', minLength: 1, maxLength: PhotoStore::MOST_BYTES)]
+        public ?Photo $photo = null,
     ) {
     }
 
@@ -43,7 +44,8 @@ final readonly class Seen implements Worded
 
     public static function read(Fields $fields): self
     {
-        $own = new self($fields->optionalText('look', 60), $fields->optionalOneOf('class', self::CLASSES), $fields->optionalOneOf('knowing', self::KNOWING), $fields->optionalText('place', 100), $fields->optionalText('finding', 60), $fields->optionalText('text', 2000), $fields->optionalText('photo', Photo::MOST_BYTES));
+        $photo = $fields->optionalObject('photo');
+        $own = new self($fields->optionalText('look', 60), $fields->optionalOneOf('class', self::CLASSES), $fields->optionalOneOf('knowing', self::KNOWING), $fields->optionalText('place', 100), $fields->optionalText('finding', 60), $fields->optionalText('text', 2000), null === $photo ? null : Photo::read($photo));
         if (null === $own->look && null === $own->text) {
             throw $fields->error('text', 'Say what was seen: pick it from the list, or write it.');
         }

@@ -23,6 +23,8 @@ final readonly class RecordLines
         if (null === $entry->payload) {
             return new RecordLine('beside', $facts->say('record.unreadable', ['kind' => $entry->source->kind]), [[$facts->say('fact.reason'), (string) $entry->unreadable]]);
         }
+        $beside = $entry->source->verdict['secondPerson'] ?? null;
+        $facts->add('second-person', \is_string($beside) ? $beside : null);
         foreach ($this->lines as $lines) {
             if (\in_array($entry->payload::class, $lines->kinds(), true)) {
                 return $lines->line($journal, $entry, $facts);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Call\Journal;
+use App\Observation\Accompanied;
 use App\Observation\Act;
 use App\Observation\Done;
 use App\Observation\Entry;
@@ -27,12 +28,19 @@ final readonly class SafetyLines implements LinesOfKind
 
     public function kinds(): array
     {
-        return [Done::class, IsolationStep::class];
+        return [Done::class, IsolationStep::class, Accompanied::class];
     }
 
     public function line(Journal $journal, Entry $entry, Facts $facts): RecordLine
     {
-        return $entry->payload instanceof Done ? self::done($entry, $entry->payload, $facts) : ($entry->payload instanceof IsolationStep ? $this->step($journal, $entry, $entry->payload, $facts) : throw new \LogicException('Not of these kinds.'));
+        $trainee = $entry->source->verdict['traineeName'] ?? '';
+
+        return match (true) {
+            $entry->payload instanceof Done => self::done($entry, $entry->payload, $facts),
+            $entry->payload instanceof IsolationStep => $this->step($journal, $entry, $entry->payload, $facts),
+            $entry->payload instanceof Accompanied => new RecordLine('safe', $facts->say('record.accompanied', ['electrician' => $entry->source->author->name, 'trainee' => \is_string($trainee) ? $trainee : '', 'minutes' => (string) $journal->proofMinutes])),
+            default => throw new \LogicException('Not of these kinds.'),
+        };
     }
 
     private static function done(Entry $entry, Done $done, Facts $facts): RecordLine

@@ -66,7 +66,7 @@ final readonly class StoryLines implements LinesOfKind
             ->add('knowing', null === $seen->knowing ? null : $facts->say("knowing.$seen->knowing"))
             ->add('finding', null === $seen->finding ? null : ($this->trade->rates()->findings()[$seen->finding] ?? $seen->finding))
             ->add('text', null !== $seen->look ? $text : null)
-            ->add('photo', null === $seen->photo ? null : hash('sha256', $seen->photo));
+            ->add('photo', $seen->photo?->file);
 
         return new RecordLine('seen', null === $seen->look ? $text : ($look->words ?? $seen->look), $facts->all());
     }

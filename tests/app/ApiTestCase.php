@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Call\CallStore;
 use App\Demo\Demo;
+use App\Entity\Call;
 use App\Entity\User;
+use App\Security\Logins;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -23,7 +24,22 @@ abstract class ApiTestCase extends WebTestCase
     {
         $this->client = self::createClient();
         $this->client->disableReboot();
-        $this->client->loginUser($this->user(), 'api');
+        $this->as($this->user());
+    }
+
+    /** Goes on as this person. */
+    protected function as(User $user): void
+    {
+        $user = self::service(EntityManagerInterface::class)->find(User::class, $user->id) ?? $user;
+        $this->client->loginUser($user, 'api', [Logins::ATTRIBUTE => self::service(Logins::class)->begin($user, null)]);
+    }
+
+    protected function person(string $email): User
+    {
+        $user = self::service(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => $email]);
+        self::assertInstanceOf(User::class, $user, 'The demonstration data is missing: bin/test seeds it.');
+
+        return $user;
     }
 
     protected function tearDown(): void
@@ -35,10 +51,7 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function user(): User
     {
-        $user = self::service(EntityManagerInterface::class)->getRepository(User::class)->findOneBy(['email' => Demo::EMAIL]);
-        self::assertInstanceOf(User::class, $user, 'The demonstration data is missing: bin/test seeds it.');
-
-        return $user;
+        return $this->person(Demo::EMAIL);
     }
 
     /**
@@ -134,7 +147,7 @@ abstract class ApiTestCase extends WebTestCase
     /** The id of the demonstration call at an address that begins so. */
     protected function demoCall(string $address): string
     {
-        foreach (self::service(CallStore::class)->all($this->user()) as $call) {
+        foreach (self::service(EntityManagerInterface::class)->getRepository(Call::class)->findBy(['firm' => $this->user()->firm]) as $call) {
             if (str_starts_with($call->address, $address)) {
                 return $call->id->toRfc4122();
             }

@@ -11,8 +11,8 @@ final class CallTest extends ApiTestCase
 {
     public function testTheDemonstrationHasACallAtEachStage(): void
     {
-        $calls = $this->call('GET', '/api/calls');
-        self::assertSame(['trace', 'put-right', 'closed'], array_column($calls, 'stage'));
+        self::assertSame(['trace', 'put-right'], array_column((array) $this->call('GET', '/api/calls')['calls'], 'stage'));
+        self::assertSame(['closed'], array_column((array) $this->call('GET', '/api/calls?closed=true')['calls'], 'stage'));
         $closed = $this->call('GET', '/api/calls/'.$this->demoCall('19 Sallow'));
         self::assertTrue(\in_array(true, array_column((array) $closed['readings'], 'proves'), true));
     }
@@ -22,7 +22,8 @@ final class CallTest extends ApiTestCase
         $call = ['id' => (new UuidV7())->toRfc4122(), 'address' => '1 New Street', 'customer' => 'Mr Brack', 'complaint' => 'It hums.', 'visit' => 'fault', 'openedAt' => '2026-11-20T09:00:00Z'];
         $first = $this->call('POST', '/api/calls', $call, 201);
         self::assertSame($first, $this->call('POST', '/api/calls', $call, 201));
-        self::assertCount(4, $this->call('GET', '/api/calls'));
+        self::assertCount(3, (array) $this->call('GET', '/api/calls')['calls']);
+        self::assertSame('/id', $this->call('POST', '/api/calls', ['address' => '2 New Street'] + $call, 409)['pointer'], 'what was typed otherwise is not dropped without a word');
         self::assertSame('/visit', $this->call('POST', '/api/calls', ['id' => (new UuidV7())->toRfc4122(), 'visit' => 'party'] + $call, 422)['pointer']);
         self::assertSame('/id', $this->call('POST', '/api/calls', ['id' => 'one'] + $call, 422)['pointer']);
         self::assertSame('/customer', $this->call('POST', '/api/calls', ['id' => (new UuidV7())->toRfc4122(), 'customer' => ' '] + $call, 422)['pointer']);
@@ -67,15 +68,18 @@ final class CallTest extends ApiTestCase
         foreach ([['look' => 'ghost'], ['look' => 'warm', 'class' => 'Q'], ['look' => 'warm', 'knowing' => 'hoped'], ['look' => 'warm', 'photo' => 'data:image/png;base64,AAAA'], ['look' => 'warm', 'photo' => 'data:image/png;base64,'.str_repeat('A', 700_001)]] as $at => $payload) {
             self::assertSame('/payload/'.['look', 'class', 'knowing', 'photo', 'photo'][$at], $this->observe($call, 'seen', $payload, 422)['pointer']);
         }
-        $picture = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR4nGNgYGBgAAAABQABh6FO1AAAAABJRU5ErkJggg==';
+        ob_start();
+        imagepng(imagecreatetruecolor(3, 2) ?: throw new \LogicException());
+        $picture = base64_encode((string) ob_get_clean());
         $seen = $this->observe($call, 'seen', ['look' => 'warm', 'class' => 'D', 'photo' => "data:image/png;base64,$picture"]);
         $observations = (array) $seen['observations'];
         $last = (array) end($observations);
         self::assertSame(['words' => 'Warm to the hand with its usual load', 'class' => 'D', 'finding' => 'warm'], $last['verdict']);
         self::assertTrue(self::at($last, 'payload', 'photo'), 'not sent along with the call');
         $this->client->request('GET', "/api/calls/$call/observations/".self::textAt($last['id']).'/photo');
-        self::assertSame('image/png', $this->client->getResponse()->headers->get('Content-Type'));
-        self::assertSame($picture, base64_encode((string) $this->client->getResponse()->getContent()));
+        self::assertSame('image/jpeg', $this->client->getResponse()->headers->get('Content-Type'));
+        self::assertSame([3, 2, \IMAGETYPE_JPEG], \array_slice((array) getimagesizefromstring((string) $this->client->getResponse()->getContent()), 0, 3));
+        self::assertStringContainsString('no-store', (string) $this->client->getResponse()->headers->get('Cache-Control'));
         $this->call('GET', "/api/calls/$call/observations/".self::textAt(self::at($observations, 0, 'id')).'/photo', null, 404);
     }
 

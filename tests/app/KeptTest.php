@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Call\Kept;
+use App\Job\Pulse;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\Lock\LockFactory;
@@ -16,7 +17,7 @@ final class KeptTest extends TestCase
 {
     public function testItIsMadeOnceForEachOfWhatItDependsOn(): void
     {
-        $kept = new Kept(new ArrayAdapter(), new LockFactory(new InMemoryStore()));
+        $kept = new Kept(new ArrayAdapter(), new LockFactory(new InMemoryStore()), new Pulse());
         $house = House::fromDocument(self::document());
         $made = 0;
         $make = static function () use (&$made): string {

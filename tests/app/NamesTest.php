@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Observation\Kinds;
 use App\Words\Say;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
@@ -107,6 +108,13 @@ final class NamesTest extends KernelTestCase
         self::assertSame(['earth', 'ground'], [$say->inside(new Message('role.E'), 'A'), $say->inside(new Message('role.E'), 'B')]);
         $this->expectExceptionMessage('no sentence for "nothing.such"');
         $say->of(new Message('nothing.such'));
+    }
+
+    public function testEveryKindOfEntryHasAName(): void
+    {
+        foreach (Kinds::slugs() as $kind) {
+            self::assertNotSame('', self::service(Say::class)->of(new Message("kind.$kind")));
+        }
     }
 
     public function testTheCatalogueHoldsNoSentenceThatNobodySays(): void

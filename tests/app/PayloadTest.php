@@ -39,6 +39,7 @@ final class PayloadTest extends KernelTestCase
 
     /** Fields that say the same as another one beside them, or only how the entry was made. */
     private const SAID_ELSEWHERE = [
+        'accompanied.trainee' => 'said by name, which is frozen with it when it is stored',
         'accepted.hypothesis' => 'its words are frozen with it when it is stored',
         'measured.connection' => 'said as the name of the test, when the house holds it',
         'placed.connection' => 'the same',
@@ -194,7 +195,7 @@ final class PayloadTest extends KernelTestCase
         $levers = array_map(static fn (Part $lever): string => $lever->id, Levers::all($house));
         $entries = array_map(static fn (Observation $each): string => $each->id->toRfc4122(), self::earlier());
 
-        return new PayloadSamples(self::service(OpenApi::class), $seed, [
+        return new PayloadSamples(self::service(OpenApi::class)->json(), $seed, [
             'place' => ['p-rl-hall', 'p-rl-bay'], 'device' => $levers, 'switched' => $levers, 'off' => ['washer', 'fridge'], 'dead' => ['ring-low', 'ring-up'], 'live' => ['lights-up', 'loft'],
             'instrument' => array_keys(Instruments::all()), 'pair' => $pairs, 'observation' => $entries, 'about' => $entries, 'danger' => $entries, 'by' => $entries, 'setUpAt' => $entries,
             'subject' => $levers, 'test' => ['zs:rl-hall.front:L-E', 'polarity-live:rl-hall.front:L-E', 'r1-r2:rl-hall'],

@@ -13,6 +13,12 @@ export async function pick(page: Page, label: string, option: string | RegExp): 
     await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click();
 }
 
+/** A house of the firm, found by words of its address. */
+export async function pickHouse(page: Page, words: string): Promise<void> {
+    await page.getByRole('combobox', { name: 'House' }).fill(words);
+    await page.getByRole('option', { name: words }).click();
+}
+
 /** The probability in front of a named cause, in percent; 0 when it is not in the list. */
 export async function percentOf(page: Page, cause: RegExp): Promise<number> {
     const line = page.getByRole('region', { name: 'What still fits' }).getByRole('button', { name: cause }).first();

@@ -139,7 +139,7 @@ test('a tester left in the van is not asked for, over a reload too', async ({ pa
     const next = page.getByRole('region', { name: 'Next test' });
     await expect(next).toBeVisible();
     await page.getByText('Testers to hand: all').click();
-    const answered = page.waitForResponse((response) => /without=plug-in-tester%2Cvoltmeter-/.test(response.url()));
+    const answered = page.waitForResponse((response) => /without=plug-in-tester%2Cvoltmeter-/.test(response.url()) && response.status() === 200);
     await page.getByRole('checkbox', { name: 'Plug-in tester' }).uncheck();
     await page.getByRole('checkbox', { name: 'Volts' }).uncheck();
     const advice = (await (await answered).json()) as { tests: { instrument: string }[] };

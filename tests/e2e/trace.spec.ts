@@ -137,32 +137,30 @@ test('a reading is put on the map again, with the way that its current takes', a
     await expect(page.getByText('The way its current takes')).toBeVisible();
 });
 
-test('a ranking that nothing is kept for shows how far it is, and asks for the rest from the last', async ({ page }) => {
-    let missing = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
-    const asked: string[][] = [];
-    await page.route('**/api/calls/*/columns', async (route) => {
-        if (route.request().method() === 'POST') {
-            const { observations } = route.request().postDataJSON() as { observations: string[] };
-            asked.push(observations);
-            await new Promise((resolve) => setTimeout(resolve, 1200));
-            missing = missing.filter((id) => !observations.includes(id));
-        }
-        await route.fulfill({ json: { total: 9, missing } });
+test('a ranking that is being worked out shows who comes first and how far it is, and then stands there', async ({ page }) => {
+    const looks = [{ isRunning: false, done: 0, total: 0, ahead: 2 }, { isRunning: true, done: 2, total: 9, ahead: 0 }, { isRunning: true, done: 6, total: 9, ahead: 0 }, null];
+    let at = 0;
+    let asked = 0;
+    await page.route('**/api/calls/*/jobs/ranking', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 900));
+        const job = new URL(route.request().url()).pathname;
+        await route.fulfill({ json: { job, progress: looks[Math.min(at++, looks.length - 1)] } });
     });
     await page.route('**/api/calls/*/ranking', async (route) => {
-        await new Promise((resolve) => setTimeout(resolve, 6000));
-        await route.continue();
+        const id = new URL(route.request().url()).pathname.split('/')[3];
+        await (asked++ === 0 ? route.fulfill({ status: 202, json: { job: `/api/calls/${id}/jobs/ranking`, progress: null } }) : route.continue());
     });
     await login(page);
     await page.getByText('Mrs Adeyemi-Hartley').first().click();
     await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
     await page.keyboard.press('Alt+5');
+    await expect(page.getByText('held against every cause: 2 other calls come first')).toBeVisible();
     await expect(page.getByText('held against every cause: 2 of 9')).toBeVisible();
+    await expect(page.getByRole('progressbar', { name: 'Each reading is held against every cause' })).toHaveAttribute('max', '9');
     await expect(page.getByText('held against every cause: 6 of 9')).toBeVisible();
-    await expect(page.getByRole('progressbar', { name: 'Readings held against every cause' })).toHaveAttribute('max', '9');
     await expect(page.getByText(/^What still fits/)).toBeAttached();
     await expect(page.getByText('held against every cause')).toHaveCount(0);
-    expect(asked).toEqual([['f', 'g'], ['d', 'e'], ['b', 'c'], ['a']]);
+    expect(asked).toBeGreaterThanOrEqual(2);
 });
 
 test('volts across a joint: from its conductor to its terminal, a load drawing through it, held against milliohms', async ({ page }) => {
@@ -194,8 +192,13 @@ test('what was away when it was looked for is brought out: tapped meanwhile, ove
     const id = () => `0193${Date.now().toString(16).slice(-4)}-0000-7000-8000-${Math.random().toString(16).slice(2, 14).padEnd(12, '0')}`;
     const [house, call] = [id(), id()];
     const post = async (path: string, data: unknown) => {
-        const answer = await page.request.post(`/api/${path}`, { data });
-        expect(answer.status(), path).toBeLessThan(300);
+        let answer = await page.request.post(`/api/${path}`, { data });
+        // What a worker works out is asked for again.
+        for (let asked = 0; answer.status() === 202 && asked < 100; ++asked) {
+            await new Promise((resolve) => setTimeout(resolve, 200));
+            answer = await page.request.post(`/api/${path}`, { data });
+        }
+        expect([200, 201], path).toContain(answer.status());
         return (await answer.json()) as { expected: string };
     };
     await post('houses', { id: house, address: '2 Sedge Bank', document: JSON.parse(readFileSync('../demo/houses/rod-and-outbuilding.json', 'utf8')) as unknown });

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { patiently } from '../jobs/patient';
 import type { components, paths } from './schema.gen';
 
 export type Schemas = components['schemas'];
@@ -6,7 +7,7 @@ export type Schemas = components['schemas'];
 export type Detail = Schemas['CallDetail'];
 export type Problem = Schemas['ProblemDocument'];
 
-export const api = createClient<paths>({ baseUrl: '' });
+export const api = createClient<paths>({ baseUrl: '', fetch: patiently });
 
 /** A refusal by the server, with what to do about it; status 0 when it could not be reached. */
 export class Refusal extends Error {

@@ -1,4 +1,4 @@
-import { notifyManager, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { notifyManager, type QueryClient, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import * as outbox from '../outbox/outbox';
 import type { Kind, NewEntry, PayloadOf, Pending } from '../outbox/store';
@@ -8,12 +8,20 @@ export function useMe() {
     return useQuery({ queryKey: ['me'], queryFn: () => got(api.GET('/api/me')), retry: false, staleTime: 60_000 });
 }
 
-export function useCalls() {
-    return useQuery({ queryKey: ['calls'], queryFn: () => got(api.GET('/api/calls')) });
+/** Calls that are open or closed, newest first, a page at a time. */
+export function useCalls(closed = false, search = '') {
+    return useInfiniteQuery({
+        queryKey: ['calls', closed, search],
+        queryFn: ({ pageParam }) => got(api.GET('/api/calls', { params: { query: { closed, search, after: pageParam } } })),
+        initialPageParam: '',
+        getNextPageParam: (page) => page.next,
+        placeholderData: (old) => old,
+    });
 }
 
-export function useHouses() {
-    return useQuery({ queryKey: ['houses'], queryFn: () => got(api.GET('/api/houses')) });
+/** Houses whose address has these words, the first of them. */
+export function useHouses(search: string) {
+    return useQuery({ queryKey: ['houses', search], queryFn: () => got(api.GET('/api/houses', { params: { query: { search } } })), placeholderData: (old) => old });
 }
 
 export function usePicks() {

@@ -100,16 +100,32 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calls/{id}/columns": {
+    "/api/colleagues": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["columns"];
+        get: operations["colleagues"];
         put?: never;
-        post: operations["workColumns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/second-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["confirmSecondPerson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -308,6 +324,199 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/jobs/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["job"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["me"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/logins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logins"];
+        put?: never;
+        post?: never;
+        delete: operations["signOutEverywhere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/logins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["changePerson"];
+        trace?: never;
+    };
+    "/api/people/{id}/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["inviteAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/logins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["signOutPerson"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/security-events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["securityEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Only in a demonstration: elsewhere whoever reads the mails of another could become them. */
+        get: operations["mails"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/reach": {
         parameters: {
             query?: never;
@@ -404,6 +613,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/setting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["setting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/login": {
         parameters: {
             query?: never;
@@ -420,16 +645,48 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/me": {
+    "/api/password-links": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["me"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["askForPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password-links/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookAtPasswordLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password-links/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["choosePassword"];
         delete?: never;
         options?: never;
         head?: never;
@@ -543,6 +800,14 @@ export interface components {
             knowing: "seen" | "measured" | "inferred" | "assumed";
             how?: string;
         };
+        /** @description An electrician stands beside a trainee at live steps: their own entry, by their own login or their own password. */
+        Accompanied: {
+            /**
+             * Format: uuid
+             * @description The trainee, by the id of a person of the firm.
+             */
+            trainee: string;
+        };
         /** @description One thing that was switched, plugged, lifted or linked. */
         Act: {
             /** @enum {string} */
@@ -641,6 +906,14 @@ export interface components {
             questions: components["schemas"]["QuestionView"][];
             /** @description Whether a complete proof of dead stands somewhere. */
             isSafe: boolean;
+            /** @description Who stands beside which trainee at live steps now. */
+            beside: components["schemas"]["CompanionView"][];
+        };
+        /** @description Some calls of a list, and where the next begin. */
+        CallPage: {
+            calls: components["schemas"]["CallSummary"][];
+            /** @description To ask with for those that follow; null at the end. */
+            next: string | null;
         };
         /** @description A call in the list. */
         CallSummary: {
@@ -680,12 +953,25 @@ export interface components {
             /** @description Whether any cover was off on this call. */
             wasOpened: boolean;
         };
-        /** @description How far it is worked out what the readings of a call would show under every cause. */
-        ColumnsView: {
-            /** @description Readings that differ in tester, place or state. */
-            total: number;
-            /** @description Of each that is not worked out an observation. */
-            missing: string[];
+        /** @description Somebody of the firm who can log in, as everybody there may know. */
+        ColleagueView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["Role"];
+            /** @description Whether they may stand beside a trainee at live steps. */
+            mayAccompany: boolean;
+        };
+        /** @description An electrician who stands beside a trainee at live steps. */
+        CompanionView: {
+            /**
+             * Format: uuid
+             * @description The id of the trainee.
+             */
+            trainee: string;
+            /** @description The name of the electrician. */
+            electrician: string;
+            until: string;
         };
         /** @description Who agreed to the work, and how. */
         Consent: {
@@ -968,6 +1254,12 @@ export interface components {
             /** @description Place at which a voltage was found and nothing was opened since. */
             stopped: string | null;
         };
+        /** @description An answer that is still being worked out. */
+        JobView: {
+            /** @description Address that says how far it is. */
+            job: string;
+            progress: components["schemas"]["Progress"] | null;
+        };
         /** @description What a limit says of a reading. */
         JudgementView: {
             limit: string;
@@ -1057,6 +1349,18 @@ export interface components {
             sign: boolean;
             at: string;
         };
+        /** @description One login of the person who asks. */
+        LoginView: {
+            /** Format: uuid */
+            id: string;
+            /** @description What the browser says of itself. */
+            device: string;
+            address: string;
+            at: string;
+            seenAt: string;
+            /** @description Whether it is the one that asks. */
+            isThis: boolean;
+        };
         /** @description A defect that a guided look asks for. */
         LookView: {
             slug: string;
@@ -1069,6 +1373,15 @@ export interface components {
             weighs: boolean;
             /** @description All where empty. */
             ruleSets: string[];
+        };
+        /** @description A mail that was kept instead of sent. */
+        MailView: {
+            /** Format: uuid */
+            id: string;
+            recipient: string;
+            subject: string;
+            text: string;
+            at: string;
         };
         /** @description The house as a line map in the state it is in. */
         MapView: {
@@ -1105,11 +1418,19 @@ export interface components {
             /** @description Places that are boards. */
             boards: components["schemas"]["DeviceView"][];
         };
-        /** @description Who is logged in. */
+        /** @description Who is logged in, and what they may do. */
         Me: {
+            /** Format: uuid */
+            id: string;
             name: string;
             email: string;
             firm: string;
+            role: components["schemas"]["Role"];
+            may: ("own" | "see" | "tell" | "survey" | "measure" | "accompany" | "accept" | "close" | "export" | "administer")[];
+            /** @description Whether a PIN stands in for the password beside somebody else’s device. */
+            hasPin: boolean;
+            /** @description Everything here is invented, and the password is known to everybody. */
+            demonstration: boolean;
             /** @description Minutes without an entry after which a proof of dead lapses, unless all that isolates is locked. */
             proofMinutes: number;
         };
@@ -1148,6 +1469,28 @@ export interface components {
              */
             device?: string;
             payload: components["schemas"]["Accepted"];
+        };
+        NewAccompanied: {
+            /**
+             * Format: uuid
+             * @description Made by the client: a UUID of version 7.
+             */
+            id: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "accompanied";
+            /** Format: date-time */
+            at: string;
+            /** @description Position of the last entry that the device knew. */
+            seen?: number;
+            /**
+             * Format: uuid
+             * @description The device, by an id that it made for itself.
+             */
+            device?: string;
+            payload: components["schemas"]["Accompanied"];
         };
         NewAdvised: {
             /**
@@ -1281,7 +1624,7 @@ export interface components {
             device?: string;
             payload: components["schemas"]["Doubted"];
         };
-        NewEntry: components["schemas"]["NewTold"] | components["schemas"]["NewSeen"] | components["schemas"]["NewPeople"] | components["schemas"]["NewAdvised"] | components["schemas"]["NewDone"] | components["schemas"]["NewIsolationStep"] | components["schemas"]["NewLeverTried"] | components["schemas"]["NewMeasured"] | components["schemas"]["NewPlaced"] | components["schemas"]["NewCorrected"] | components["schemas"]["NewWithdrawn"] | components["schemas"]["NewDoubted"] | components["schemas"]["NewSettled"] | components["schemas"]["NewAccepted"] | components["schemas"]["NewDecided"] | components["schemas"]["NewRepaired"] | components["schemas"]["NewTried"] | components["schemas"]["NewUnrepaired"] | components["schemas"]["NewClosed"];
+        NewEntry: components["schemas"]["NewTold"] | components["schemas"]["NewSeen"] | components["schemas"]["NewPeople"] | components["schemas"]["NewAdvised"] | components["schemas"]["NewDone"] | components["schemas"]["NewIsolationStep"] | components["schemas"]["NewLeverTried"] | components["schemas"]["NewMeasured"] | components["schemas"]["NewPlaced"] | components["schemas"]["NewCorrected"] | components["schemas"]["NewWithdrawn"] | components["schemas"]["NewDoubted"] | components["schemas"]["NewSettled"] | components["schemas"]["NewAccepted"] | components["schemas"]["NewDecided"] | components["schemas"]["NewRepaired"] | components["schemas"]["NewTried"] | components["schemas"]["NewUnrepaired"] | components["schemas"]["NewClosed"] | components["schemas"]["NewAccompanied"];
         NewIsolationStep: {
             /**
              * Format: uuid
@@ -1621,6 +1964,14 @@ export interface components {
             raw: string;
             changed: string[];
         };
+        /** @description Whom a link is for. */
+        PasswordLinkView: {
+            name: string;
+            email: string;
+            firm: string;
+            /** @enum {string} */
+            purpose: "invitation" | "reset";
+        };
         /** @description One element on the way of a test current. */
         PathStepView: {
             words: string;
@@ -1639,6 +1990,18 @@ export interface components {
         People: {
             occupants?: ("children" | "medical" | "stair-lift" | "frail" | "freezer" | "aquarium" | "alarm" | "work")[];
             contacts?: components["schemas"]["Contact"][];
+        };
+        /** @description Somebody of the firm. */
+        PersonView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            email: string;
+            role: components["schemas"]["Role"];
+            /** @enum {string} */
+            standing: "active" | "invited" | "deactivated";
+            /** @description When they last did anything here. */
+            seenAt: string | null;
         };
         /** @description Something to pick from a list. */
         PickView: {
@@ -1687,6 +2050,17 @@ export interface components {
             status: number;
             detail: string;
             pointer?: string;
+        };
+        /** @description How far a piece of work is. */
+        Progress: {
+            /** @description Whether a worker has taken it up. */
+            isRunning: boolean;
+            /** @description Pieces done. */
+            done: number;
+            /** @description Pieces in all; 0 while that is not known. */
+            total: number;
+            /** @description Others that are worked out before it. */
+            ahead: number;
         };
         /** @description A test for no voltage at a place: what it is worth and what has ended it. */
         ProofView: {
@@ -1809,6 +2183,11 @@ export interface components {
             /** @description The stop, or null for the board. */
             to: string | null;
         };
+        /**
+         * @description What somebody is in a firm; what each may do is in {@see Access}.
+         * @enum {string}
+         */
+        Role: "owner" | "electrician" | "trainee" | "office" | "reader";
         /** @description What an isolation at a place opens, leaves live, and asks to be tried there. */
         ScopeView: {
             off: components["schemas"]["DeviceView"][];
@@ -1817,6 +2196,19 @@ export interface components {
             stays: string[];
             warns: string[];
             pairs: components["schemas"]["PairView"][];
+        };
+        /** @description A line of the security log. */
+        SecurityEventView: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "login" | "login-refused" | "login-slowed" | "logout" | "signed-out" | "forbidden" | "password-changed" | "pin-changed" | "reset-asked" | "invited" | "role-changed" | "deactivated" | "reactivated" | "second-person" | "second-person-refused";
+            at: string;
+            /** @description Who did it, or whose account it was tried on. */
+            person: string | null;
+            address: string;
+            /** @description Whom or what it was about. */
+            about: string;
         };
         /** @description What was seen, heard or smelt at a place: of the list of looks, of the list of findings, or in words; with a photo. */
         Seen: {
@@ -1828,7 +2220,7 @@ export interface components {
             place?: string | null;
             finding?: string | null;
             text?: string | null;
-            /** @description A JPEG, PNG or WebP picture as a data URL. */
+            /** @description A JPEG, PNG or WebP picture as a data URL; the store keeps it by itself. */
             photo?: string | null;
         };
         /** @description One reading of a run. */
@@ -1871,6 +2263,13 @@ export interface components {
             difference: components["schemas"]["AgreementView"] | null;
             /** @description Of the state that the changes of its members begin from. */
             stateHash: string;
+        };
+        /** @description What a page has to say before anybody has logged in. */
+        SettingView: {
+            /** @description Everything here is invented, and nothing real belongs in it. */
+            demonstration: boolean;
+            /** @description Whether there is room for pictures. */
+            takesPhotos: boolean;
         };
         /** @description The verdict on one symptom that was told. */
         Settled: {
@@ -2094,20 +2493,27 @@ export type $defs = Record<string, never>;
 export interface operations {
     listCalls: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description true for those that are closed, else the others */
+                closed?: boolean;
+                /** @description Words that stand in address, customer or complaint */
+                search?: string;
+                /** @description "next" of the page before */
+                after?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Calls of the firm, newest first */
+            /** @description Calls of the firm, newest first, a page at a time */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CallSummary"][];
+                    "application/json": components["schemas"]["CallPage"];
                 };
             };
         };
@@ -2261,30 +2667,27 @@ export interface operations {
             };
         };
     };
-    columns: {
+    colleagues: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                id: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description How far it is worked out what the readings would show under every cause */
+            /** @description Everybody of the firm who can log in */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ColumnsView"];
+                    "application/json": components["schemas"]["ColleagueView"][];
                 };
             };
-            409: components["responses"]["Problem"];
         };
     };
-    workColumns: {
+    confirmSecondPerson: {
         parameters: {
             query?: never;
             header?: never;
@@ -2296,22 +2699,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    observations: string[];
+                    /**
+                     * Format: uuid
+                     * @description Of the entry that is stored
+                     */
+                    id: string;
+                    /** Format: date-time */
+                    at: string;
+                    /** Format: uuid */
+                    electrician: string;
+                    /** @description Their password or PIN */
+                    secret: string;
                 };
             };
         };
         responses: {
-            /** @description How far it is now */
-            200: {
+            /** @description Stored as the entry of the second person */
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ColumnsView"];
+                    "application/json": components["schemas"]["CallDetail"];
                 };
             };
-            409: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
         };
     };
     consistency: {
@@ -2568,14 +2982,17 @@ export interface operations {
     };
     listHouses: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Words that stand in the address */
+                search?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Houses of the firm */
+            /** @description Houses of the firm by address, the first of those that fit */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -2676,6 +3093,344 @@ export interface operations {
             };
             409: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+        };
+    };
+    job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                what: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is; conditional by ETag */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobView"];
+                };
+            };
+            /** @description As it was */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who is logged in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            401: components["responses"]["Problem"];
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    current: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed; every other login of this person has ended */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+        };
+    };
+    changePin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description The password */
+                    current: string;
+                    /** @description Left out: there is none any more */
+                    pin?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+        };
+    };
+    logins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Where this person is logged in, the last used first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoginView"][];
+                };
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every other login of this person has ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description That login has ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody of the firm */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"][];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** Format: uuid */
+                    id: string;
+                    email: string;
+                    name: string;
+                    role: components["schemas"]["Role"];
+                };
+            };
+        };
+        responses: {
+            /** @description Invited by mail, or invited before */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+            422: components["responses"]["Problem"];
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    role?: components["schemas"]["Role"];
+                    /** @description Whether they can log in */
+                    active?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+            404: components["responses"]["Problem"];
+            409: components["responses"]["Problem"];
+        };
+    };
+    inviteAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Another link is in the mail; those before are worthless */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            409: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+        };
+    };
+    signOutPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out everywhere */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    securityEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The security log of the firm, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecurityEventView"][];
+                };
+            };
+        };
+    };
+    mails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Mails that a demonstration kept instead of sending */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailView"][];
+                };
+            };
+            404: components["responses"]["Problem"];
         };
     };
     reach: {
@@ -2826,6 +3581,26 @@ export interface operations {
             };
         };
     };
+    setting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What a page says before a login */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettingView"];
+                };
+            };
+        };
+    };
     login: {
         parameters: {
             query?: never;
@@ -2852,27 +3627,86 @@ export interface operations {
                 };
             };
             401: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
         };
     };
-    me: {
+    askForPassword: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                };
+            };
+        };
         responses: {
-            /** @description Who is logged in */
+            /** @description If somebody has this address a link is on its way */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            429: components["responses"]["Problem"];
+        };
+    };
+    lookAtPasswordLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Whom it is for */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Me"];
+                    "application/json": components["schemas"]["PasswordLinkView"];
                 };
             };
-            401: components["responses"]["Problem"];
+            410: components["responses"]["Problem"];
+        };
+    };
+    choosePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    token: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Chosen; log in with it. Every login of this person has ended. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            410: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
         };
     };
     sums: {

@@ -4,8 +4,8 @@ import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { api, got } from '../api/client';
-import { useHouses } from '../api/hooks';
 import { Button, inputLook, Modal, Pick, Refused, useDraft } from '../ui/parts';
+import { HousePick } from './HousePick';
 
 const visits = [
     { slug: 'fault', words: 'Fault' },
@@ -14,10 +14,9 @@ const visits = [
     { slug: 'survey', words: 'Survey' },
 ] as const;
 
-export function NewCall({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function NewCall({ onClose }: { onClose: () => void }) {
     const navigate = useNavigate();
     const client = useQueryClient();
-    const houses = useHouses();
     const [id] = useState(() => uuidv7());
     const [house, setHouse] = useState('');
     const [visit, setVisit] = useState<(typeof visits)[number]['slug']>('fault');
@@ -41,17 +40,16 @@ export function NewCall({ open, onClose }: { open: boolean; onClose: () => void 
             setError(refusal);
         }
     };
-    const choose = (chosen: string) => {
-        setHouse(chosen);
-        const known = houses.data?.find((each) => each.id === chosen);
-        if (known) {
-            setAddress(known.address);
+    const choose = (id: string, known: string) => {
+        setHouse(id);
+        if (id !== '') {
+            setAddress(known);
         }
     };
     return (
-        <Modal open={open} onClose={onClose} title="Open a call">
+        <Modal open onClose={onClose} title="Open a call">
             <form className="space-y-4" onSubmit={(event) => void submit(event)}>
-                <Pick label="House" value={house} onChange={choose} empty="Not known yet" options={(houses.data ?? []).map((each) => ({ slug: each.id, words: each.address }))} />
+                <HousePick value={house} onChange={choose} />
                 <Field>
                     <Label className="mb-1 block font-bold">Address</Label>
                     <Input className={inputLook} required maxLength={200} value={address} onChange={(event) => setAddress(event.target.value)} />

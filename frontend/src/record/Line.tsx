@@ -1,6 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
+import { useMay } from '../session/may';
 import { clock, moment } from '../ui/parts';
 import { say } from '../words';
 import { Amend, type Amending } from './Amend';
@@ -10,6 +11,7 @@ export type RecordLine = Schemas['RecordLineView'];
 /** An entry as the record says it, with what was said beside it later, and the menu to put it right. */
 export function Line({ call, line, strong = false, children }: { call: Schemas['CallSummary']; line: RecordLine; strong?: boolean; children?: ReactNode }) {
     const [amending, setAmending] = useState<Amending | null>(null);
+    const may = useMay();
     const gone = line.withdrawn !== null;
     return (
         <div className="flex break-inside-avoid gap-2 py-1">
@@ -27,7 +29,7 @@ export function Line({ call, line, strong = false, children }: { call: Schemas['
                 {line.photo && <img className="mt-1 max-h-40 border border-line" loading="lazy" src={`/api/calls/${call.id}/observations/${line.id}/photo`} alt={say('record.photo', { words: line.words })} />}
                 {children}
             </div>
-            {(line.canCorrect || line.canWithdraw) && (
+            {(line.canCorrect || line.canWithdraw) && may('tell') && (
                 <Menu>
                     <MenuButton className="no-print size-11 shrink-0 self-start border border-line font-bold" aria-label={`${say('record.amend')}: ${line.words}`}>
                         ⋯

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Detail } from '../api/client';
+import { useMay } from '../session/may';
 import { Button, day } from '../ui/parts';
 import { say } from '../words';
 import { Finish } from './Finish';
@@ -8,6 +9,7 @@ import { ReadingsTable } from './ReadingsTable';
 
 /** The finished story on A4: what was told, made safe, read, found, repaired and proved. Nothing that is stored is left out. */
 export function Record({ detail }: { detail: Detail }) {
+    const may = useMay();
     const { call, readings, record } = detail;
     const before = readings.filter((reading) => !reading.afterRepair);
     const after = readings.filter((reading) => reading.afterRepair);
@@ -55,7 +57,7 @@ export function Record({ detail }: { detail: Detail }) {
                     <p>{say('record.expected-note', { version: detail.houseVersion ?? '–' })}</p>
                 </footer>
             </article>
-            {call.stage !== 'closed' && <Finish detail={detail} />}
+            {call.stage !== 'closed' && may('close') && <Finish detail={detail} />}
         </main>
     );
 }

@@ -2,6 +2,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useCalls, useObserve, useSum, useSums } from '../api/hooks';
+import { useMay } from '../session/may';
 import { Button, inputLook, Pick, Refused, useDraft, Waiting } from '../ui/parts';
 import { Drawing } from './Drawing';
 import { asText, given } from './typed';
@@ -104,12 +105,13 @@ function One({ input, value, onChange }: { input: Schemas['SumInputView']; value
 /** The result goes into a call as something seen, with the sum that it came from; readings stay readings. */
 function IntoCall({ text }: { text: string }) {
     const calls = useCalls();
-    const open = (calls.data ?? []).filter((call) => call.stage !== 'closed');
+    const open = calls.data?.pages[0]?.calls ?? [];
     const [callId, setCallId] = useDraft('sums.call');
     const observe = useObserve(callId);
     const [put, setPut] = useState('');
+    const may = useMay();
     const call = open.find((each) => each.id === callId);
-    if (open.length === 0) {
+    if (open.length === 0 || !may('tell')) {
         return null;
     }
     return (

@@ -2,8 +2,8 @@ import { useEffect, useMemo, useReducer, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { api, got, Refusal, type Detail } from '../api/client';
-import { useHouses } from '../api/hooks';
-import { Button, Modal, Pick, Refused, Waiting } from '../ui/parts';
+import { HousePick } from '../calls/HousePick';
+import { Button, Modal, Refused, Waiting } from '../ui/parts';
 import { Board } from './Board';
 import { download } from './download';
 import { useDrawnUp, useStoreSurvey, useSurveyLists } from './hooks';
@@ -194,7 +194,6 @@ function Keys({ lists, onClose }: { lists: NonNullable<ReturnType<typeof useSurv
 }
 
 function Copy({ onClose, onSheet }: { onClose: () => void; onSheet: (sheet: Sheet) => void }) {
-    const houses = useHouses();
     const [error, setError] = useState<unknown>(null);
     const copy = async (id: string) => {
         try {
@@ -211,9 +210,9 @@ function Copy({ onClose, onSheet }: { onClose: () => void; onSheet: (sheet: Shee
     };
     return (
         <Modal open onClose={onClose} title="Copy an earlier survey">
-            <Pick label="House" value="" onChange={(id) => id !== '' && void copy(id)} options={(houses.data ?? []).map((house) => ({ slug: house.id, words: house.address }))} />
+            <HousePick value="" onChange={(id) => id !== '' && void copy(id)} />
             <div className="mt-3">
-                <Refused error={error ?? houses.error} />
+                <Refused error={error} />
             </div>
         </Modal>
     );

@@ -1,10 +1,12 @@
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { useMay } from '../session/may';
 import { Button } from '../ui/parts';
 
 /** What still fits, likeliest first, with what speaks for and against it and how far it moved with the last reading. */
 export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['RankingView']; onAccept: (suspect: Schemas['SuspectView']) => void; onLook: (places: string[]) => void }) {
+    const may = useMay();
     const before = usePrevious(ranking);
     const leading = ranking.suspects.find((suspect) => suspect.class !== '')?.id;
     return (
@@ -44,7 +46,7 @@ export function Suspects({ ranking, onAccept, onLook }: { ranking: Schemas['Rank
                                     ))}
                                     {suspect.reasons.length === 0 && <li className="text-soft">No reading speaks for or against it yet.</li>}
                                 </ul>
-                                {suspect.class !== '' && <Button onClick={() => onAccept(suspect)}>Accept this cause</Button>}
+                                {suspect.class !== '' && may('accept') && <Button onClick={() => onAccept(suspect)}>Accept this cause</Button>}
                             </DisclosurePanel>
                         </Disclosure>
                     </li>

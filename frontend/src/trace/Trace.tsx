@@ -8,9 +8,10 @@ import { AcceptCause } from '../right/AcceptCause';
 import { Ledger } from '../safe/Ledger';
 import { useKeys } from '../ui/keys';
 import { useQuiet } from '../ui/quiet';
+import { useMay } from '../session/may';
+import { say } from '../words';
 import { clock, Modal, Refused, useDraft, Waiting } from '../ui/parts';
 import { Agreements } from './Agreements';
-import { useColumns } from './columns';
 import { Contradictions } from './Contradictions';
 import { Findings } from './Findings';
 import { LineMap, type Selection } from './LineMap';
@@ -21,7 +22,7 @@ import { useWays } from './practice';
 import { NextTest } from './NextTest';
 import { Part } from './Part';
 import { PointPanel } from './PointPanel';
-import { Preparing } from './Preparing';
+import { useJob, Working } from '../jobs/Working';
 import { Readings } from './Readings';
 import { ChooseRun, RunStrip } from './Run';
 import { useReach } from './runs';
@@ -40,7 +41,9 @@ export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
     const hasHouse = detail.call.houseId !== null;
     const ranking = useRanking(callId, hasHouse);
-    const columns = useColumns(callId, `${detail.call.houseId} ${detail.houseVersion}`, hasHouse && detail.readings.length > 0);
+    const may = useMay();
+    const ranked = useJob(callId, 'ranking');
+    const planned = useJob(callId, 'next');
     // What a reading is waited for comes first: the map and the next prediction follow the ranking.
     const isRanked = ranking.data === undefined || !ranking.isFetching;
     const fetched = useMap(callId, hasHouse && isRanked);
@@ -128,14 +131,14 @@ export function Trace({ detail }: { detail: Detail }) {
             <main>
                 <div className="mx-auto max-w-3xl space-y-3 p-4">
                     <Refused error={map.error ?? instruments.error} />
-                    {hasHouse && map.isPending && (columns && ranking.isFetching ? <Preparing columns={columns} /> : <Waiting what="Drawing the house" />)}
+                    {hasHouse && map.isPending && (ranked ? <Working what={say('work.ranking')} progress={ranked} /> : <Waiting what="Drawing the house" />)}
                     {!hasHouse && (
                         <p>
                             This call has no house yet. Readings can be taken all the same: say in words where, and place them later. <Link className="inline-flex min-h-11 items-center underline underline-offset-4" to={`/calls/${callId}/survey`}>Survey the board, a few minutes</Link>
                         </p>
                     )}
                 </div>
-                {instrument && !hasHouse && (
+                {instrument && !hasHouse && may('measure') && (
                     <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} readings={detail.readings} state={state} test={null} after={after} forced={setUp.forced} onForced={(forced) => change({ forced })} />
                 )}
                 <div className="mx-auto max-w-3xl p-4">
@@ -219,7 +222,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 </div>
                 <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} isFixed={member !== null} reach={reach.data?.shown as Record<string, string> | undefined} />
                 {run && <RunStrip run={run} at={running.at} taken={running.taken} need={running.need} callId={callId} onGo={running.go} onSetUp={setUpTest} onEnd={end} />}
-                <Meter
+                {may('measure') && <Meter
                     callId={callId}
                     instruments={instruments.data ?? []}
                     instrument={instrument}
@@ -237,17 +240,17 @@ export function Trace({ detail }: { detail: Detail }) {
                     run={member ? { where: member.words, isReady: running.isReady } : null}
                     forced={setUp.forced}
                     onForced={(forced) => change({ forced })}
-                />
+                />}
             </div>
             <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
                 <div className={`space-y-5 ${shown('causes')}`}>
                     <Refused error={refusal ?? observe.error ?? ranking.error ?? next.error} />
                     <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} busy={observe.isPending} onSetUp={(asked, forced = []) => setUpTest({ ...asked, forced })} /> : <Waiting what="Weighing every test of the catalogue" />}
-                    {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : 'Weighing again …'}</p>}
+                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} busy={observe.isPending} onSetUp={(asked, forced = []) => setUpTest({ ...asked, forced })} /> : <Working what={say('work.next')} progress={planned} />}
+                    {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : planned && planned.ahead > 0 && !planned.isRunning ? `${say('work.ahead', { what: say('work.next'), count: planned.ahead })} …` : 'Weighing again …'}</p>}
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
-                    {columns && ranking.isFetching && <Preparing columns={columns} />}
-                    {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : !columns && <Waiting what="Ranking the causes" />}
+                    {ranked && <Working what={say('work.ranking')} progress={ranked} />}
+                    {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : !ranked && <Waiting what="Ranking the causes" />}
                     <Findings words={map.data.findings} />
                 </div>
                 <div className={shown('readings')}>

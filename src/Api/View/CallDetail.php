@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A call with everything that happened on it. */
-#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes', 'position', 'last', 'record', 'closing', 'canTry', 'toRepeat', 'questions', 'isSafe'])]
+#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes', 'position', 'last', 'record', 'closing', 'canTry', 'toRepeat', 'questions', 'isSafe', 'beside'])]
 final readonly class CallDetail
 {
     /**
@@ -21,6 +21,7 @@ final readonly class CallDetail
      * @param list<RecordLineView> $record
      * @param list<ToRepeatView> $toRepeat
      * @param list<QuestionView> $questions
+     * @param list<CompanionView> $beside
      */
     public function __construct(
         #[OA\Property]
@@ -63,6 +64,8 @@ final readonly class CallDetail
         public array $questions,
         #[OA\Property(description: 'Whether a complete proof of dead stands somewhere.')]
         public bool $isSafe,
+        #[OA\Property(type: 'array', description: 'Who stands beside which trainee at live steps now.', items: new OA\Items(ref: CompanionView::class))]
+        public array $beside,
     ) {
     }
 }
