@@ -5,19 +5,11 @@ set -euo pipefail
 project=$(cd "$(dirname "$0")/../.." && pwd)
 work=$(mktemp -d)
 export YP_PORT=${YP_PORT:-8192} YP_DB_PORT=${YP_DB_PORT:-13492}
-address=http://127.0.0.1:$YP_PORT
+address=http://127.0.0.1:$YP_PORT log=$work/start.log
 
-start() {
-    YP_INSTANCE=$1 "$project/bin/start" >"$work/start.log" 2>&1 </dev/null &
-    starter=$!
-    until grep -q 'Ctrl-C stops' "$work/start.log"; do
-        kill -0 "$starter" 2>/dev/null || { cat "$work/start.log" >&2; exit 1; }
-        sleep 0.2
-    done
-}
-stop() { kill -TERM "$starter" && wait "$starter" || true; }
+. "$project/tests/servers/installation.sh"
 finish() {
-    kill -TERM "${starter:-0}" 2>/dev/null && wait "$starter" 2>/dev/null || true
+    stop
     rm -rf "$work" "$project/var/backed-up" "$project/var/restored"
 }
 trap finish EXIT
@@ -25,7 +17,7 @@ ask() { curl -fsS -b "$work/cookies" -c "$work/cookies" -H 'Content-Type: applic
 login() { ask -o /dev/null -d '{"email":"ines@brindle.example","password":"two-probes"}' "$address/api/login"; }
 
 rm -rf "$project/var/backed-up" "$project/var/restored"
-start backed-up
+YP_INSTANCE=backed-up start
 login
 call=$(ask "$address/api/calls" | php8.2 -r 'echo json_decode(stream_get_contents(STDIN))->calls[0]->id;')
 entry=$(php8.2 -r 'require "'"$project"'/vendor/autoload.php"; echo new Symfony\Component\Uid\UuidV7();')
@@ -41,7 +33,7 @@ stop
 
 YP_INSTANCE=restored "$project/bin/restore" "$work/backup"
 YP_INSTANCE=restored "$project/bin/restore" "$work/backup" 2>/dev/null && { echo 'Data was overwritten.' >&2; exit 1; }
-start restored
+YP_INSTANCE=restored start
 rm -f "$work/cookies"
 login
 ask "$address/api/calls/$call/observations/$entry/photo" | cmp - "$work/before.jpg"

@@ -6,24 +6,16 @@ set -euo pipefail
 . "$(dirname "$0")/../../bin/lib.sh"
 times=${1:-7}
 mkdir -p "$PROJECT/var"
-log=$PROJECT/var/kill-$INSTANCE.log
+project=$PROJECT log=$PROJECT/var/kill-$INSTANCE.log
+. "$PROJECT/tests/servers/installation.sh"
 
 milliseconds() { date +%s%3N; }
 
-start() {
-    "$PROJECT/bin/start" >"$log" 2>&1 </dev/null &
-    starter=$!
-    until grep -q 'Ctrl-C stops' "$log"; do
-        kill -0 "$starter" 2>/dev/null || { cat "$log" >&2; exit 1; }
-        sleep 0.1
-    done
-}
-
 ready() { health >/dev/null 2>&1; }
 
-start
 # Also what a killed start has left, when the next one does not come up.
-trap 'kill -TERM "$starter" 2>/dev/null; wait "$starter" 2>/dev/null || true; end_orphans' EXIT
+trap 'stop; end_orphans' EXIT
+start
 read -ra names <<<"$(services)"
 slowest=0
 for ((kill = 0; kill < times; ++kill)); do

@@ -6,10 +6,11 @@ set -euo pipefail
 project=$(cd "$(dirname "$0")/../.." && pwd)
 work=$(mktemp -d)
 export YP_PORT=${YP_PORT:-8192} YP_DB_PORT=${YP_DB_PORT:-13492} YP_INSTANCE=production YP_MODE=production YP_PUBLIC_HOST=probe.hallam.example YP_TRUSTED_PROXIES=127.0.0.1
-address=http://127.0.0.1:$YP_PORT
+address=http://127.0.0.1:$YP_PORT log=$work/start.log
+. "$project/tests/servers/installation.sh"
 fail() { printf '%s\n' "$*" >&2; exit 1; }
 finish() {
-    kill -TERM "${starter:-0}" 2>/dev/null && wait "$starter" 2>/dev/null || true
+    stop
     rm -rf "$work" "$project/var/production"
 }
 trap finish EXIT
@@ -17,13 +18,8 @@ trap finish EXIT
 ask() { curl -sS -H 'Host: probe.hallam.example' -H "X-Forwarded-Proto: ${proto:-https}" -H 'X-Forwarded-For: 203.0.113.7' -H 'Content-Type: application/json' "$@"; }
 
 rm -rf "$project/var/production"
-"$project/bin/start" >"$work/start.log" 2>&1 </dev/null &
-starter=$!
-until grep -q 'Ctrl-C stops' "$work/start.log"; do
-    kill -0 "$starter" 2>/dev/null || { cat "$work/start.log" >&2; exit 1; }
-    sleep 0.2
-done
-grep -q 'firm:create' "$work/start.log" || fail 'It does not say how a firm is made.'
+start
+grep -q 'firm:create' "$log" || fail 'It does not say how a firm is made.'
 ask "$address/api/setting" | grep -q '"demonstration":false' || fail 'It says that it is a demonstration.'
 [ "$(ask -o /dev/null -w '%{http_code}' -d '{"email":"ines@brindle.example","password":"two-probes"}' "$address/api/login")" = 401 ] || fail 'The demonstration is let in.'
 
@@ -43,8 +39,7 @@ for path in / /api/setting; do
 done
 ask -H "Cookie: $cookie" "$address/api/me/logins" | grep -q '203.0.113.7' || fail 'The address that the proxy tells is not taken.'
 ask -H "Cookie: $cookie" "$address/api/calls" | grep -q '"calls":\[\]' || fail 'It is not empty.'
-kill -TERM "$starter" && wait "$starter" || true
-starter=
+stop
 
 ! YP_MODE=demonstration "$project/bin/start" >"$work/again.log" 2>&1 </dev/null || fail 'A firm became a demonstration.'
 grep -q 'of a production' "$work/again.log" || fail "It does not say why: $(cat "$work/again.log")"
