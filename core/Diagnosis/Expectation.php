@@ -16,7 +16,7 @@ final readonly class Expectation
     private Display $display;
     private float $sigma;
 
-    public function __construct(private Row $row, private Instrument $instrument)
+    public function __construct(private Row $row, public Instrument $instrument)
     {
         $this->display = new Display($instrument);
         $this->sigma = $row->deviation();
@@ -30,15 +30,27 @@ final readonly class Expectation
     /** The range that 95 readings of 100 would lie in; empty where there is no number. */
     public function range(): string
     {
-        if (ShownKind::Value !== $this->row->shown->kind) {
+        $span = $this->span();
+        if (null === $span) {
             return '';
         }
-        $low = $this->display->unit * sinh($this->row->place(-2.0 * $this->sigma));
-        $high = $this->display->unit * sinh($this->row->place(2.0 * $this->sigma));
+        [$low, $high] = array_map(fn (float $place): float => $this->display->unit * sinh($place), $span);
 
         return $high > $this->instrument->scale()->top()
             ? ReadingFormat::value($low, $this->instrument).' to over range'
             : ReadingFormat::value($low, $this->instrument).' to '.ReadingFormat::value($high, $this->instrument);
+    }
+
+    /** @return array{float, float}|null the same range as places on the display; null where there is no number */
+    public function span(): ?array
+    {
+        return ShownKind::Value === $this->row->shown->kind ? [$this->row->place(-2.0 * $this->sigma), $this->row->place(2.0 * $this->sigma)] : null;
+    }
+
+    /** @return float|null place of a reading on the display; null where it is no number */
+    public function place(Reading $reading): ?float
+    {
+        return ShownKind::Value === $reading->kind ? $this->display->z($reading->value) : null;
     }
 
     /** Whether another cause's row could not be told from this one by one reading. */

@@ -52,7 +52,7 @@ final readonly class WayBack
     }
 
     /** @return list<Part> main switch, residual devices, then the ways in their order */
-    private static function order(House $house): array
+    public static function order(House $house): array
     {
         $ways = array_map(static fn (string $circuit): Part => $house->parts[$house->circuits[$circuit]->way], States::circuits($house));
         $devices = [...States::mains($house), ...$house->partsOfKind('residual-device'), ...$ways];

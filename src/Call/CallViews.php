@@ -13,7 +13,9 @@ use App\Api\View\LedgerEntry;
 use App\Api\View\ObservationView;
 use App\Api\View\PickView;
 use App\Api\View\QuestionView;
+use App\Api\View\StandingView;
 use App\Api\View\StateView;
+use App\Api\View\TemporaryView;
 use App\Api\View\ToRepeatView;
 use App\Entity\Call;
 use App\Entity\Observation;
@@ -24,7 +26,11 @@ use App\Words\Say;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
+use YellowProbe\Installation\Supply;
+use YellowProbe\Procedure\States;
 use YellowProbe\Safety\ClampFirst;
+use YellowProbe\Safety\PuttingBack;
+use YellowProbe\Safety\Temporary;
 
 /** A call and its journal as the page sees them. */
 final readonly class CallViews
@@ -77,6 +83,21 @@ final readonly class CallViews
             $this->questions($journal),
             [] !== array_filter($journal->isolations()->proofs(), static fn (Proof $proof): bool => $proof->stands()),
             array_map(static fn (array $beside): CompanionView => new CompanionView($beside['trainee'], $beside['electrician'], self::time($beside['until'])), Companions::all($journal)),
+            null === $journal->house ? null : self::standing($journal->house, $journal),
+        );
+    }
+
+    private static function standing(House $house, Journal $journal): StandingView
+    {
+        $main = States::mains($house)[0] ?? null;
+        $lock = null === $main ? null : $journal->isolations()->locks()[$main->id][1] ?? null;
+
+        return new StandingView(
+            [] === $house->partsOfKind('service') ? '' : Supply::of($house)->system.', '.Supply::of($house)->nominalVolts.' V',
+            $main?->id,
+            null !== $main && 'on' === $journal->state()->position($main->id, 'on'),
+            null === $lock ? null : self::time($lock->source->clientAt),
+            array_map(static fn (Temporary $change): TemporaryView => new TemporaryView($change->done->operation, $change->done->subject, $change->done->words($house), $change->undo->operation, $change->undo->value, $change->kind, $change->isOpen, $change->done->subject === $main?->id), PuttingBack::of($house, $journal->state())),
         );
     }
 
@@ -145,7 +166,7 @@ final readonly class CallViews
     }
 
     /** The same part, load, joint or link as it stands, said as an act. */
-    private static function standing(State $state, StateChange $change): Act
+    private static function asAct(State $state, StateChange $change): Act
     {
         return match ($change->operation) {
             'set' => new Act('set', $change->subject, $state->position($change->subject, 'on')),
@@ -166,7 +187,7 @@ final readonly class CallViews
         foreach ($journal->fold()->asked() as $at => $changes) {
             $entry = $journal->entries[$at];
             foreach ($changes as $change) {
-                $questions[] = new QuestionView($entry->id(), $change->words($house), new Act($change->operation, $change->subject, $change->value), $entry->source->author->name, self::time($entry->source->clientAt), self::standing($journal->state(), $change));
+                $questions[] = new QuestionView($entry->id(), $change->words($house), new Act($change->operation, $change->subject, $change->value), $entry->source->author->name, self::time($entry->source->clientAt), self::asAct($journal->state(), $change));
             }
         }
 

@@ -7,7 +7,6 @@ namespace App\Call;
 use App\Api\View\ContradictionView;
 use App\Api\View\ForcingView;
 use App\Api\View\NextTestView;
-use App\Api\View\OutcomeView;
 use App\Api\View\PathStepView;
 use App\Api\View\PredictionView;
 use App\Api\View\RankingView;
@@ -19,14 +18,11 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Evidence;
 use YellowProbe\Diagnosis\Expectation;
-use YellowProbe\Diagnosis\Exposure;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Planner;
-use YellowProbe\Diagnosis\Prospect;
 use YellowProbe\Diagnosis\Ranking;
-use YellowProbe\Diagnosis\Standing;
+use YellowProbe\Diagnosis\Worth;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Labels;
@@ -36,7 +32,6 @@ use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\CurrentPath;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\PathStep;
-use YellowProbe\Instrument\ReadingFormat;
 use YellowProbe\Procedure\Occupants;
 use YellowProbe\Procedure\TestName;
 use YellowProbe\Safety\NeedsIsolation;
@@ -45,19 +40,21 @@ use YellowProbe\Safety\NeedsIsolation;
 final readonly class DiagnosisViews
 {
     private const MOST_SUSPECTS = 8;
-    private const MOST_OUTCOMES = 4;
+    /** Causes below this are shown together. */
+    private const SMALL = 0.05;
     /** Of the way of a current, what makes one part in a hundred of the resistance, and at most so many elements. */
     private const SHOWN_SHARE = 0.01;
     private const MOST_STEPS = 8;
     private const MOST_PLACES = 6;
 
-    public function __construct(private Kept $kept, private Say $say)
+    public function __construct(private Kept $kept, private OutcomeViews $outcomes, private Say $say)
     {
     }
 
     public function ranking(House $house, Ranking $ranking): RankingView
     {
         $suspects = [];
+        $listed = 0.0;
         foreach (\array_slice($ranking->suspects(), 0, self::MOST_SUSPECTS) as $suspect) {
             $lead = $suspect->lead()->hypothesis;
             $where = $suspect->where();
@@ -74,10 +71,12 @@ final readonly class DiagnosisViews
                 array_values(\array_slice($where, 0, self::MOST_PLACES)),
                 round($suspect->atTimes(), 3),
                 Percent::of($suspect->probability),
+                $isSmall = $suspect->probability < self::SMALL,
             );
+            $listed += $isSmall ? 0.0 : $suspect->probability;
         }
 
-        return new RankingView(\count(array_unique(array_map(static fn (Evidence $piece): string => Implied::source($piece->id), $ranking->evidence))), $suspects);
+        return new RankingView(\count(array_unique(array_map(static fn (Evidence $piece): string => Implied::source($piece->id), $ranking->evidence))), $suspects, Percent::of(1.0 - $listed));
     }
 
     /**
@@ -109,12 +108,13 @@ final readonly class DiagnosisViews
             $plan->measurement->connection->terminals,
             $plan->measurement->connection->around,
             round($candidate->bits, 3),
+            Worth::of($candidate->bits, $ranking, $forced)->value,
             round($candidate->minutes, 1),
             $plan->procedure->hazard(),
             $plan->procedure->cannotShow(),
             array_map(static fn (StateChange $change): string => $change->words($house), $changes),
             CallViews::ledger($house, $now, $plan->measurement->state),
-            $this->outcomes($house, $plan->measurement, $ranking, $forced),
+            $this->outcomes->of($house, $plan->measurement, $ranking, $forced)[0],
             array_map(static fn (Part $appliance): string => $appliance->name, Occupants::losing($house, $now, $plan)),
             self::before($ranking, $plan->measurement),
             NeedsIsolation::of($house, $now, $plan->measurement),
@@ -123,7 +123,7 @@ final readonly class DiagnosisViews
 
     public function forcing(House $house, Ranking $ranking, State $now, Forcing $forcing): ForcingView
     {
-        return new ForcingView($forcing->by->value, $forcing->words(), $forcing->caution(), round($forcing->bits, 3), round($forcing->minutes, 1), $this->nextTest($house, $ranking, $now, new Candidate($forcing->plan, $forcing->bits, $forcing->minutes, $forcing->bits / $forcing->minutes, 0.0), [$forcing->by]));
+        return new ForcingView($forcing->by->value, $forcing->words(), $forcing->caution(), round($forcing->bits, 3), Worth::of($forcing->bits, $ranking, [$forcing->by])->value, round($forcing->minutes, 1), $this->nextTest($house, $ranking, $now, new Candidate($forcing->plan, $forcing->bits, $forcing->minutes, $forcing->bits / $forcing->minutes, 0.0), [$forcing->by]));
     }
 
     /** What was read there since the last repair. */
@@ -146,13 +146,18 @@ final readonly class DiagnosisViews
     {
         $expectation = new Expectation($this->kept->sound($house, $measurement), $measurement->instrument);
         $path = CurrentPath::of($house, $measurement);
+        [$outcomes, $from, $to] = $this->outcomes->of($house, $measurement, $ranking, $forced);
+        $bits = Planner::worth($house, $ranking, $measurement, $forced);
 
         return new PredictionView(
             $this->say->of(TestName::of($house, $measurement), $house->ruleSet),
             $expectation->text(),
             $expectation->range(),
-            $this->outcomes($house, $measurement, $ranking, $forced),
-            round(Planner::worth($house, $ranking, $measurement, $forced), 3),
+            $outcomes,
+            $from,
+            $to,
+            round($bits, 3),
+            Worth::of($bits, $ranking, $forced)->value,
             $cautions,
             $this->loop($house, $path),
             array_map(static fn (PathStep $step): PathStepView => new PathStepView(ucfirst(Labels::element($house, $step->element)), round(100.0 * $step->current, 1), round(100.0 * $step->resistance, 1)), \array_slice(array_values(array_filter($path->steps, static fn (PathStep $step): bool => $step->resistance >= self::SHOWN_SHARE)), 0, self::MOST_STEPS)),
@@ -175,24 +180,5 @@ final readonly class DiagnosisViews
         }
 
         return array_map(strval(...), array_keys($ends));
-    }
-
-    /**
-     * What the tester would show under the causes that still matter.
-     *
-     * @param list<Condition> $forced what is done meanwhile to bring out what comes and goes
-     *
-     * @return list<OutcomeView> heaviest first
-     */
-    private function outcomes(House $house, Measurement $measurement, Ranking $ranking, array $forced): array
-    {
-        $causes = array_merge(...array_map(static fn (Standing $standing): array => [$standing->hypothesis, ...$standing->hypothesis->singles()], Prospect::causes($ranking)));
-        $table = $this->kept->sketch($house, $measurement, [Hypothesis::sound(1.0), ...$causes])->after($ranking->repaired);
-        $prospects = Prospect::of($ranking, $table, $measurement->instrument, (new Exposure(0, $forced))->in($measurement->state)->conditions);
-
-        return array_map(
-            static fn (Prospect $prospect): OutcomeView => new OutcomeView($prospect->words, ReadingFormat::shown($prospect->row->shown, $measurement->instrument), $prospect->weight, Percent::of($prospect->weight)),
-            \array_slice($prospects, 0, self::MOST_OUTCOMES),
-        );
     }
 }

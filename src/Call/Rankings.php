@@ -30,6 +30,9 @@ use YellowProbe\Words\Message;
 /** The ranking of a call: worked out once for everything that it depends on, whichever request asks for it first. */
 final readonly class Rankings
 {
+    /** Under another name when the view gets another shape: what an older version has kept is not read as the new one. */
+    private const VIEW = 'ranking view 2';
+
     public function __construct(private Kept $kept, private TradeData $trade, private DiagnosisViews $views, private Say $say)
     {
     }
@@ -72,7 +75,7 @@ final readonly class Rankings
     public function missing(Journal $journal): array
     {
         [$house, , $evidence, $on] = $this->asked($journal);
-        if ($this->kept->has('ranking view', $house, $on)) {
+        if ($this->kept->has(self::VIEW, $house, $on)) {
             return [];
         }
         $missing = [];
@@ -104,7 +107,7 @@ final readonly class Rankings
     private function compute(House $house, \Closure $hypotheses, array $evidence, array $on): array
     {
         $new = null;
-        $view = $this->kept->get('ranking view', $house, $on, function () use ($house, $hypotheses, $evidence, $on, &$new): RankingView {
+        $view = $this->kept->get(self::VIEW, $house, $on, function () use ($house, $hypotheses, $evidence, $on, &$new): RankingView {
             $new = Pairs::rank($house, $hypotheses(), $evidence, $this->kept->sketch(...));
             // Kept before the view is: who waits for that one finds this one too.
             $this->kept->keep('ranking', $house, $on, KeptRanking::of($new));

@@ -10,6 +10,7 @@ use App\Api\Problem;
 use App\Api\View\AdviceView;
 use App\Api\View\ContradictionView;
 use App\Api\View\ForcingView;
+use App\Api\View\GlanceView;
 use App\Api\View\MapView;
 use App\Api\View\NextTestView;
 use App\Api\View\PredictionView;
@@ -19,6 +20,7 @@ use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
 use App\Call\Journal;
 use App\Call\MapViews;
+use App\Call\OutcomeViews;
 use App\Call\Ranked;
 use App\Call\TradeData;
 use App\Entity\Call;
@@ -41,6 +43,8 @@ use YellowProbe\Installation\House;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\ReadingError;
+use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Settling;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Obstacle;
@@ -105,6 +109,21 @@ final readonly class DiagnosisController
         $cautions = array_values(array_filter([$obstacle?->words, $instrument->deadOnly() && true !== $obstacle?->danger && [] !== ($unproved = $journal->isolations()->unproved($house, $measurement->connection)) ? $this->say->of(new Message('caution.unproved', ['places' => implode(', ', array_map(static fn (string $place): string => $house->places[$place]->name, $unproved))]), $house->ruleSet) : null, self::patience($house, $measurement, $obstacle)]));
 
         return Answer::of($this->views->prediction($house, $this->ranked->ranking($call, $journal), $measurement, $cautions, self::forced($request)));
+    }
+
+    #[Route('/api/calls/{id}/glance', methods: ['POST'])]
+    #[OA\Post(path: '/api/calls/{id}/glance', operationId: 'glance', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['instrument', 'connection', 'raw'], properties: [new OA\Property(property: 'instrument', type: 'string'), new OA\Property(property: 'connection', type: 'object', additionalProperties: true), new OA\Property(property: 'forced', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'raw', description: 'What is typed and not stored yet', type: 'string')])), responses: [new OA\Response(response: 200, description: 'What it would mean', content: new OA\JsonContent(ref: GlanceView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem'), new OA\Response(response: 422, ref: '#/components/responses/Problem')])]
+    public function glance(string $id, Request $request, #[CurrentUser] User $user, OutcomeViews $outcomes): JsonResponse
+    {
+        [$call, $journal, $house] = $this->open($user, $id);
+        $measurement = self::measurement($request, $house, $journal);
+        try {
+            $reading = ReadingParser::parse(Body::of($request)->text('raw', 24), $measurement->instrument);
+        } catch (ReadingError $e) {
+            throw Problem::invalid('/raw', $e->getMessage());
+        }
+
+        return Answer::of($outcomes->glance($house, $measurement, $this->ranked->ranking($call, $journal), self::forced($request), $reading));
     }
 
     #[Route('/api/calls/{id}/preparations', methods: ['POST'])]

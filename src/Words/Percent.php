@@ -22,4 +22,33 @@ final class Percent
             default => \sprintf('%d %%', 5 * round($percent / 5.0)),
         };
     }
+
+    /**
+     * Shares shown together, rounded together to a hundred by the largest remainder: in fives where each of them is that large,
+     * else in whole per cents. What is left over of a share below one is said as that.
+     *
+     * @param list<float> $shares summing to 1
+     *
+     * @return list<string>
+     */
+    public static function together(array $shares): array
+    {
+        if ([] === $shares) {
+            return [];
+        }
+        $step = min($shares) >= 0.075 ? 5 : 1;
+        $units = array_map(static fn (float $share): float => 100.0 / $step * $share / array_sum($shares), $shares);
+        $whole = array_map(static fn (float $unit): int => (int) floor($unit), $units);
+        $remainders = array_map(static fn (float $unit, int $floor): float => $unit - $floor, $units, $whole);
+        arsort($remainders);
+        foreach (\array_slice(array_keys($remainders), 0, intdiv(100, $step) - array_sum($whole)) as $at) {
+            ++$whole[$at];
+        }
+
+        return array_map(static fn (int $count, float $share): string => match (true) {
+            0 !== $count => $step * $count.' %',
+            $share > 0.0 => 'under 1 %',
+            default => '0 %',
+        }, $whole, $shares);
+    }
 }

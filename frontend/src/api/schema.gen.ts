@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/glance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["glance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/preparations": {
         parameters: {
             query?: never;
@@ -908,6 +924,7 @@ export interface components {
             isSafe: boolean;
             /** @description Who stands beside which trainee at live steps now. */
             beside: components["schemas"]["CompanionView"][];
+            standing: components["schemas"]["StandingView"] | null;
         };
         /** @description Some calls of a list, and where the next begin. */
         CallPage: {
@@ -1165,12 +1182,29 @@ export interface components {
              * @description What the test tells while it is done.
              */
             bits: number;
+            /** @enum {string} */
+            worth: "settles" | "well" | "little" | "nothing";
             /**
              * Format: float
              * @description Of the test and of what is done.
              */
             minutes: number;
             test: components["schemas"]["NextTestView"];
+        };
+        /** @description What a figure would mean, before it is stored. */
+        GlanceView: {
+            /**
+             * @description Beside what this house should read.
+             * @enum {string}
+             */
+            fit: "fits" | "unsure" | "off";
+            /** @description Which of the outcomes that were shown it is, from 0; null for none of them. */
+            outcome: number | null;
+            /**
+             * Format: float
+             * @description Where on their scale, 0 to 1; null where it is no number.
+             */
+            at: number | null;
         };
         /** @description Ways behind one residual device, or behind none. */
         GroupView: {
@@ -1899,6 +1933,8 @@ export interface components {
             around: string[];
             /** Format: float */
             bits: number;
+            /** @enum {string} */
+            worth: "settles" | "well" | "little" | "nothing";
             /** Format: float */
             minutes: number;
             hazard: string;
@@ -1945,6 +1981,18 @@ export interface components {
             probability: number;
             /** @description The same as it is shown. */
             shown: string;
+            /** @description The range that 95 readings of 100 would lie in; empty where there is no number. */
+            range: string;
+            /**
+             * Format: float
+             * @description Where on the scale that range begins, 0 to 1; null where there is no number.
+             */
+            from: number | null;
+            /**
+             * Format: float
+             * @description Where on the scale that range ends, 0 to 1.
+             */
+            to: number | null;
         };
         /** @description One pair of the dead test, or of the live reference before it: no voltage, voltage found, or the figure. */
         PairTried: {
@@ -2034,9 +2082,24 @@ export interface components {
             outcomes: components["schemas"]["OutcomeView"][];
             /**
              * Format: float
+             * @description Where on the scale of the outcomes the range of this house begins; null where there is no number.
+             */
+            from: number | null;
+            /**
+             * Format: float
+             * @description Where it ends.
+             */
+            to: number | null;
+            /**
+             * Format: float
              * @description What the reading would tell about the cause as things stand, in bits.
              */
             bits: number;
+            /**
+             * @description The same by what would be left of the uncertainty over what to repair: up to a tenth, up to 60 %, up to 97 %, more.
+             * @enum {string}
+             */
+            worth: "settles" | "well" | "little" | "nothing";
             cautions: string[];
             /** @description "part|role" of both ends of every core that the test current passes. */
             loop: string[];
@@ -2090,6 +2153,8 @@ export interface components {
         RankingView: {
             readings: number;
             suspects: components["schemas"]["SuspectView"][];
+            /** @description Of all that is small, or not listed here, together; as it is shown. */
+            rest: string;
         };
         /** @description With one lead held: what the other should show anywhere else. */
         ReachView: {
@@ -2279,6 +2344,18 @@ export interface components {
             verdict: "cured" | "explained" | "not-found" | "passed-on";
             text: string;
         };
+        /** @description How the house stands, for the strip that every stage shows. */
+        StandingView: {
+            /** @description System and nominal voltage; empty while they are not known. */
+            supply: string;
+            /** @description Id of the main switch. */
+            main: string | null;
+            mainOn: boolean;
+            /** @description Since when a lock hangs on the main switch. */
+            lockedAt: string | null;
+            /** @description What is not as it was found, in the order in which it is put back. */
+            temporary: components["schemas"]["Temporary"][];
+        };
         /** @description The state a house is in: only what differs from closed, landed, on. */
         StateView: {
             positions: {
@@ -2378,6 +2455,27 @@ export interface components {
             atTimes: number;
             /** @description Its probability as it is shown everywhere: page, dialogue and paper. */
             shown: string;
+            /** @description Whether it is so unlikely that it stands with the others of its kind in one line. */
+            isSmall: boolean;
+        };
+        /** @description One thing that is not as the house rests. */
+        Temporary: {
+            /** @enum {string} */
+            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
+            subject: string;
+            words: string;
+            /**
+             * @description How it is undone, on the same subject.
+             * @enum {string}
+             */
+            backOperation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
+            backValue: string;
+            /** @enum {string} */
+            kind: "link" | "conductor" | "device" | "load";
+            /** @description Whether it may be put back now, before any other. */
+            isOpen: boolean;
+            /** @description Whether it is the main switch. */
+            isMain: boolean;
         };
         /** @description A terminal that a probe can reach. */
         TerminalView: {
@@ -2893,6 +2991,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PredictionView"];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    glance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    instrument: string;
+                    connection: {
+                        [key: string]: unknown;
+                    };
+                    forced?: string[];
+                    /** @description What is typed and not stored yet */
+                    raw: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What it would mean */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GlanceView"];
                 };
             };
             409: components["responses"]["Problem"];

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A call with everything that happened on it. */
-#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes', 'position', 'last', 'record', 'closing', 'canTry', 'toRepeat', 'questions', 'isSafe', 'beside'])]
+#[OA\Schema(required: ['call', 'houseVersion', 'state', 'ledger', 'isolation', 'proofs', 'readings', 'observations', 'earlier', 'unsettled', 'ruleSet', 'classes', 'position', 'last', 'record', 'closing', 'canTry', 'toRepeat', 'questions', 'isSafe', 'beside', 'standing'])]
 final readonly class CallDetail
 {
     /**
@@ -66,6 +66,8 @@ final readonly class CallDetail
         public bool $isSafe,
         #[OA\Property(type: 'array', description: 'Who stands beside which trainee at live steps now.', items: new OA\Items(ref: CompanionView::class))]
         public array $beside,
+        #[OA\Property(description: 'How the house stands; null while the call has none.')]
+        public ?StandingView $standing,
     ) {
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Api\View;
 
 use OpenApi\Attributes as OA;
+use YellowProbe\Diagnosis\Worth;
 
 /** A test worth doing next. */
-#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing', 'again', 'needsIsolation'])]
+#[OA\Schema(required: ['id', 'procedure', 'words', 'instrument', 'terminals', 'around', 'bits', 'worth', 'minutes', 'hazard', 'cannotShow', 'steps', 'changes', 'outcomes', 'losing', 'again', 'needsIsolation'])]
 final readonly class NextTestView
 {
     /**
@@ -33,6 +34,8 @@ final readonly class NextTestView
         public array $around,
         #[OA\Property]
         public float $bits,
+        #[OA\Property(enum: Worth::class)]
+        public string $worth,
         #[OA\Property]
         public float $minutes,
         #[OA\Property]

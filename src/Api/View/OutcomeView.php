@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** One thing that a tester may show, told apart from the others, with the causes that would show it. */
-#[OA\Schema(required: ['cause', 'shows', 'probability', 'shown'])]
+#[OA\Schema(required: ['cause', 'shows', 'probability', 'shown', 'range', 'from', 'to'])]
 final readonly class OutcomeView
 {
     public function __construct(
@@ -19,6 +19,12 @@ final readonly class OutcomeView
         public float $probability,
         #[OA\Property(description: 'The same as it is shown.')]
         public string $shown,
+        #[OA\Property(description: 'The range that 95 readings of 100 would lie in; empty where there is no number.')]
+        public string $range,
+        #[OA\Property(description: 'Where on the scale that range begins, 0 to 1; null where there is no number.')]
+        public ?float $from,
+        #[OA\Property(description: 'Where on the scale that range ends, 0 to 1.')]
+        public ?float $to,
     ) {
     }
 }

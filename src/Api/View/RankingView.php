@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** All causes after all readings. */
-#[OA\Schema(required: ['readings', 'suspects'])]
+#[OA\Schema(required: ['readings', 'suspects', 'rest'])]
 final readonly class RankingView
 {
     /**
@@ -18,6 +18,8 @@ final readonly class RankingView
         public int $readings,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SuspectView::class))]
         public array $suspects,
+        #[OA\Property(description: 'Of all that is small, or not listed here, together; as it is shown.')]
+        public string $rest,
     ) {
     }
 }

@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A cause, or places of one cause that cannot be told apart. */
-#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'alike', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes', 'shown'])]
+#[OA\Schema(required: ['id', 'title', 'where', 'moreWhere', 'alike', 'places', 'probability', 'class', 'reasons', 'hypotheses', 'atTimes', 'shown', 'isSmall'])]
 final readonly class SuspectView
 {
     /**
@@ -41,6 +41,8 @@ final readonly class SuspectView
         public float $atTimes,
         #[OA\Property(description: 'Its probability as it is shown everywhere: page, dialogue and paper.')]
         public string $shown,
+        #[OA\Property(description: 'Whether it is so unlikely that it stands with the others of its kind in one line.')]
+        public bool $isSmall,
     ) {
     }
 }

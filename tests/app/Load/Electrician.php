@@ -12,6 +12,9 @@ use Symfony\Component\Uid\UuidV7;
  */
 final class Electrician
 {
+    /** From the leads being on until what the tester shows is read and typed. */
+    private const READING_SECONDS = 3.0;
+
     private readonly string $call;
     private string $cookie = '';
     private int $taken = 0;
@@ -68,11 +71,13 @@ final class Electrician
         }
         [$tester, $terminals] = $this->tests[$which % \count($this->tests)];
         $connection = ['terminals' => $terminals, 'around' => []];
+        $read = microtime(true) + self::READING_SECONDS;
         $this->ask('POST', "/api/calls/$this->call/preparations", ['instrument' => $tester, 'connection' => $connection], "prepare $phase", 202, static function (): void {
         });
-        $this->waitFor('POST', "/api/calls/$this->call/predictions", ['instrument' => $tester, 'connection' => $connection, 'forced' => []], "expected $phase", function (string $text) use ($tester, $connection, $phase): void {
+        $this->waitFor('POST', "/api/calls/$this->call/predictions", ['instrument' => $tester, 'connection' => $connection, 'forced' => []], "expected $phase", function (string $text) use ($tester, $connection, $phase, $read): void {
             $expected = Http::json($text)['expected'] ?? '';
-            $this->store('measured', ['instrument' => $tester, 'connection' => $connection, 'raw' => \is_string($expected) && '' !== $expected ? $expected : '230'], $phase);
+            $raw = \is_string($expected) && '' !== $expected ? $expected : '230';
+            $this->figures->later(max(0.0, $read - microtime(true)), fn () => $this->store('measured', ['instrument' => $tester, 'connection' => $connection, 'raw' => $raw], $phase));
         });
     }
 

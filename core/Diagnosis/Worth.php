@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YellowProbe\Diagnosis;
+
+use YellowProbe\Fault\Condition;
+
+/** What a test is worth, by how much of the uncertainty over what to repair is expected to be left after it. */
+enum Worth: string
+{
+    case Settles = 'settles';
+    case Well = 'well';
+    case Little = 'little';
+    case Nothing = 'nothing';
+
+    /** Shares of the uncertainty that may be left for each word, at most. */
+    private const SETTLES = 0.10;
+    private const WELL = 0.60;
+    private const LITTLE = 0.97;
+
+    /**
+     * @param float           $bits    expected information about what has to be repaired
+     * @param list<Condition> $by      what is done meanwhile to bring out what comes and goes
+     */
+    public static function of(float $bits, Ranking $ranking, array $by = []): self
+    {
+        $standings = Mattering::of($ranking);
+
+        return [] === $standings ? self::Nothing : self::among($bits, Beliefs::of($standings, $by)->openBits());
+    }
+
+    /** @param float $openBits what a test would tell that settled what is to be repaired */
+    public static function among(float $bits, float $openBits): self
+    {
+        $left = $openBits <= 0.0 ? 1.0 : 1.0 - $bits / $openBits;
+
+        return match (true) {
+            $left <= self::SETTLES => self::Settles,
+            $left <= self::WELL => self::Well,
+            $left <= self::LITTLE => self::Little,
+            default => self::Nothing,
+        };
+    }
+}
