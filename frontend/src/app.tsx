@@ -20,6 +20,7 @@ import { Unsent } from './outbox/Unsent';
 import { keep } from './ui/storage';
 import { say } from './words';
 
+const CallBar = lazy(() => import('./call/CallBar'));
 const CallPage = lazy(() => import('./call/CallPage'));
 const Own = lazy(() => import('./session/Own'));
 const People = lazy(() => import('./people/People'));
@@ -57,8 +58,10 @@ export function App() {
             </div>
         );
     }
+    // Trace keeps its regions in place: what is long scrolls in itself, the page does not.
+    const isTrace = /^\/calls\/[^/]+\/trace$/.test(pathname);
     return (
-        <>
+        <div className={`flex flex-col ${isTrace ? 'h-dvh overflow-hidden tiny:h-auto tiny:overflow-visible' : 'min-h-dvh'}`}>
             <Notices />
             <Bar me={me.data} />
             <Boundary>
@@ -75,7 +78,7 @@ export function App() {
                     </Routes>
                 </Suspense>
             </Boundary>
-        </>
+        </div>
     );
 }
 
@@ -84,27 +87,44 @@ function Bar({ me }: { me: Schemas['Me'] }) {
     const [settling, setSettling] = useState(false);
     const client = useQueryClient();
     const [mode, setMode] = useMode();
-    const call = /^\/calls\/([^/]+)/.exec(useLocation().pathname)?.[1];
+    const [, call, stage = 'hear'] = /^\/calls\/([^/]+)(?:\/([^/]+))?/.exec(useLocation().pathname) ?? [];
     const [beside, setBeside] = useState(false);
     const [leaving, setLeaving] = useState(false);
     const unsent = usePending().length;
     const may = useMay();
     return (
-        <header className="no-print flex min-h-12 items-center gap-4 border-b border-ink bg-sheet px-4">
+        <header className="no-print flex min-h-12 shrink-0 items-center gap-x-3 border-b border-ink bg-sheet px-3 wide:h-[50px]">
             <Link to="/" className="flex min-h-11 items-center gap-2 font-bold" aria-label="Yellow Probe, all calls">
                 <Logo />
-                <span className="max-sm:hidden">Yellow Probe</span>
+                <span className={call === undefined ? 'max-sm:hidden' : 'sr-only'}>Yellow Probe</span>
             </Link>
+            {call === undefined ? (
+                <div className="grow" />
+            ) : (
+                <Suspense fallback={<div className="grow" />}>
+                    <CallBar id={call} stage={stage} />
+                </Suspense>
+            )}
             <Unsent />
-            <div className="grow" />
-            <Link to="/sums" className="inline-flex min-h-11 items-center px-2 underline underline-offset-4">
+            <Link to="/sums" className={`inline-flex min-h-11 items-center px-1 underline underline-offset-4 ${call === undefined ? '' : 'max-xl:hidden'}`}>
                 Sums
             </Link>
             <Shortcuts />
             <Menu>
-                <MenuButton className="min-h-11 px-2">{name} ▾</MenuButton>
+                <MenuButton className="min-h-11 shrink-0 px-1" aria-label={name}>
+                    {call === undefined ? `${name} ▾` : <span className="max-w-28 truncate">≡</span>}
+                </MenuButton>
                 <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
-                    <p className="border-b border-line px-4 py-2 text-soft">{firm}</p>
+                    <p className="border-b border-line px-4 py-2 text-soft">
+                        {name}, {firm}
+                    </p>
+                    {call !== undefined && (
+                        <MenuItem>
+                            <Link to="/sums" className={`${itemLook} xl:hidden`}>
+                                Sums
+                            </Link>
+                        </MenuItem>
+                    )}
                     <MenuItem>
                         <button type="button" className={itemLook} onClick={() => setMode(mode === 'cupboard' ? 'paper' : 'cupboard')}>
                             {mode === 'cupboard' ? 'Paper, for daylight' : 'Cupboard, for the dark'}

@@ -46,7 +46,6 @@ use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\Settling;
-use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Obstacle;
 use YellowProbe\Procedure\Practice;
 use YellowProbe\Words\Message;
@@ -85,7 +84,7 @@ final readonly class DiagnosisController
     public function nextTests(string $id, Request $request, #[CurrentUser] User $user): JsonResponse
     {
         [$call, $journal, $house] = $this->open($user, $id);
-        [$ranking, $stop, $candidates, $forcings] = $this->ranked->next($call, $journal, $house, self::practice($request));
+        [$ranking, $stop, $candidates, $forcings] = $this->ranked->next($call, $journal, $house, Practices::of($request));
         $now = $journal->state();
 
         return Answer::of(new AdviceView(
@@ -158,21 +157,6 @@ final readonly class DiagnosisController
         $ranking = $this->ranked->ranking($call, $journal);
 
         return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal, $ranking, $trade->ruleSet($house->ruleSet)));
-    }
-
-    private static function practice(Request $request): Practice
-    {
-        $without = $request->query->getString('without');
-        try {
-            $kit = Kit::without('' === $without ? [] : explode(',', $without));
-        } catch (\OutOfBoundsException $e) {
-            throw Problem::invalid('/without', $e->getMessage());
-        }
-        try {
-            return new Practice($kit, $request->query->getString('role', Practice::ELECTRICIAN), $request->query->getString('residual', 'either'), $request->query->getString('loop', 'measured'));
-        } catch (\InvalidArgumentException $e) {
-            throw Problem::invalid('/practice', $e->getMessage());
-        }
     }
 
     /** @return list<Condition> */

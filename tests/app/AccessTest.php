@@ -59,6 +59,8 @@ final class AccessTest extends ApiTestCase
         'GET /api/calls/{id}/next-tests' => self::EVERYBODY,
         'POST /api/calls/{id}/predictions' => self::EVERYBODY,
         'POST /api/calls/{id}/glance' => self::EVERYBODY,
+        'GET /api/calls/{id}/tests' => self::EVERYBODY,
+        'GET /api/calls/{id}/test' => self::EVERYBODY,
         'POST /api/calls/{id}/preparations' => self::MEASURING,
         'GET /api/calls/{id}/map' => self::EVERYBODY,
         'GET /api/calls/{id}/reach' => self::EVERYBODY,

@@ -2,6 +2,7 @@ import { notifyManager, type QueryClient, useInfiniteQuery, useMutation, useQuer
 import { useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import * as outbox from '../outbox/outbox';
 import type { Kind, NewEntry, PayloadOf, Pending } from '../outbox/store';
+import { useQuiet } from '../ui/quiet';
 import { api, got, type Refusal, type Schemas } from './client';
 
 export function useMe() {
@@ -75,6 +76,19 @@ export function usePrediction(id: string, instrument: string, connection: Connec
         enabled: connection !== null,
         retry: false,
     });
+}
+
+/** What a figure would mean where the leads are, before it is stored; nothing while that is not known. */
+export function useGlance(id: string, instrument: string, connection: Connection | null, stateKey: string, forced: string[], raw: string) {
+    const is = useQuiet(raw, 200) && connection !== null && raw.trim() !== '';
+    const glance = useQuery({
+        queryKey: ['glance', id, instrument, connection, stateKey, forced, raw],
+        queryFn: () => got(api.POST('/api/calls/{id}/glance', { ...byId(id), body: { instrument, connection: { ...connection }, forced, raw } })),
+        enabled: is,
+        retry: false,
+        staleTime: Infinity,
+    });
+    return is ? glance.data : undefined;
 }
 
 /** Whoever stays there is about to read: what every cause would show is worked out before the reading comes. */

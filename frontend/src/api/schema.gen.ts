@@ -805,6 +805,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tests"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calls/{id}/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["test"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2485,6 +2517,18 @@ export interface components {
             access: string;
             name: string;
         };
+        /** @description A test that could be done, by its name and price. */
+        TestSummary: {
+            id: string;
+            words: string;
+            /**
+             * Format: float
+             * @description Its whole price from the state the house is in.
+             */
+            minutes: number;
+            /** @enum {string} */
+            worth: "settles" | "well" | "little" | "nothing";
+        };
         /** @description A reading that failed before the repair, with the one that proves it. */
         ToRepeatView: {
             reading: string;
@@ -4005,6 +4049,67 @@ export interface operations {
                     "application/json": components["schemas"]["BoardView"];
                 };
             };
+            409: components["responses"]["Problem"];
+        };
+    };
+    tests: {
+        parameters: {
+            query: {
+                where: "point" | "circuit" | "board" | "any";
+                /** @description Id of the part, or of the circuit. */
+                on?: string;
+                /** @description Beginnings of words: places, testers, abbreviations. */
+                search?: string;
+                without?: string;
+                role?: "electrician" | "assistant";
+                residual?: "either" | "board" | "point";
+                loop?: "measured" | "calculated";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description At most thirty, those first that tell most a minute */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestSummary"][];
+                };
+            };
+            409: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+        };
+    };
+    test: {
+        parameters: {
+            query: {
+                /** @description Id of the test. */
+                test: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The test with what has to be done first and what it may show */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextTestView"];
+                };
+            };
+            404: components["responses"]["Problem"];
             409: components["responses"]["Problem"];
         };
     };

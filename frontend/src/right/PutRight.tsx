@@ -2,7 +2,7 @@ import { Link, useNavigate } from 'react-router';
 import { useState } from 'react';
 import type { Detail } from '../api/client';
 import { useObserve } from '../api/hooks';
-import { Ledger } from '../safe/Ledger';
+import { Temporaries } from '../safe/PutBack';
 import { Decide } from './Decide';
 import { WayBack } from '../safe/WayBack';
 import { store } from '../trace/setup';
@@ -119,7 +119,7 @@ export function PutRight({ detail }: { detail: Detail }) {
                 {repairs.length > 0 && <TryAgain detail={detail} />}
             </div>
             <aside className="space-y-6">
-                <Ledger detail={detail} />
+                <Temporaries detail={detail} />
                 <WayBack detail={detail} />
             </aside>
         </main>

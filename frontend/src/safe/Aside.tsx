@@ -3,19 +3,6 @@ import type { Detail, Schemas } from '../api/client';
 import { Button, clock, inputLook } from '../ui/parts';
 import { say } from '../words';
 
-/** Danger: the main switch, before anything else and whatever stands in any list. */
-export function Danger({ busy, onOff }: { busy: boolean; onOff: () => void }) {
-    return (
-        <section className="border-2 border-bad bg-sheet p-4">
-            <h2 className="mb-1 font-bold">{say('safe.danger')}</h2>
-            <p className="mb-3">{say('safe.danger-do')}</p>
-            <Button look="danger" disabled={busy} onClick={onOff}>
-                {say('safe.danger-now')}
-            </Button>
-        </section>
-    );
-}
-
 /** Proofs of dead, each with what has ended it. */
 export function Proofs({ proofs }: { proofs: Detail['proofs'] }) {
     return (

@@ -4,10 +4,10 @@ import { useMap, useObserve, usePicks } from '../api/hooks';
 import { people } from '../hear/People';
 import { Button, clock, inputLook, Modal, Refused, useDraft } from '../ui/parts';
 import { say } from '../words';
-import { Danger, Locks, Proofs } from './Aside';
+import { Locks, Proofs } from './Aside';
 import { useFeeding, useScope, type Level } from './hooks';
-import { Ledger } from './Ledger';
 import { Levers } from './Levers';
+import { Temporaries } from './PutBack';
 import { Scope } from './Scope';
 import { StepForm } from './StepForm';
 import { WayBack } from './WayBack';
@@ -40,12 +40,8 @@ export function MakeSafe({ detail }: { detail: Detail }) {
     const complete = isolation.steps.every((step) => step.at !== null);
     const steps = isolation.steps.map((step, at) => ({ ...step, slug: step.step as Step['step'], number: at + 1, open: step.next || (again && at >= from) }));
     return (
-        <main className="mx-auto grid max-w-5xl gap-x-8 gap-y-6 px-4 py-6 md:grid-cols-[1fr_20rem] md:grid-rows-[auto_1fr]">
-            {/* First on a phone too: nothing comes before it. */}
-            <div className="md:col-start-2">
-                <Danger busy={observe.isPending} onOff={() => take({ step: 'danger-now', ...(map?.main == null ? {} : { switched: [map.main] }) })} />
-            </div>
-            <section className="min-w-0 md:col-start-1 md:row-span-2 md:row-start-1">
+        <main className="mx-auto grid max-w-5xl gap-x-8 gap-y-6 px-4 py-6 md:grid-cols-[1fr_20rem]">
+            <section className="min-w-0 md:col-start-1">
                 <h2 className="mb-1 text-2xl font-bold">{say('safe.title')}</h2>
                 {isolation.stopped !== null && <Stopped callId={callId} place={places.find((each) => each.slug === isolation.stopped)?.words ?? ''} />}
                 {detail.call.houseId !== null && <Scope places={places} place={place} onPlace={setChosen} level={level} onLevel={setLevel} scope={place === '' ? undefined : scope.data} />}
@@ -87,11 +83,11 @@ export function MakeSafe({ detail }: { detail: Detail }) {
                     )}
                 </div>
             </section>
-            <aside className="space-y-6 md:col-start-2 md:row-start-2">
+            <aside className="space-y-6 md:col-start-2">
                 <Proofs proofs={detail.proofs} />
                 <Locks locks={isolation.locks} busy={observe.isPending} onRelease={(lock) => take({ step: 'release', locks: [lock] })} onLeave={() => take({ step: 'left' })} />
                 <WayBack detail={detail} />
-                <Ledger detail={detail} />
+                <Temporaries detail={detail} />
                 {map && <Levers detail={detail} map={map} />}
             </aside>
             <LeaveOut callId={callId} step={skipping} onClose={() => setSkipping(null)} />

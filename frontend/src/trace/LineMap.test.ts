@@ -47,8 +47,10 @@ function map(live: Record<string, string>): MapData {
     };
 }
 
+const STATE: Schemas['StateView'] = { positions: {}, lifted: [], links: [], loads: {}, hash: 'x' };
+
 function draw(data: MapData, over: Partial<Parameters<typeof LineMap>[0]> = {}): string {
-    return renderToStaticMarkup(createElement(LineMap, { map: data, probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, onSwitch: () => undefined, ...over }));
+    return renderToStaticMarkup(createElement(LineMap, { map: data, run: null, at: 0, onGo: () => undefined, plan: null, state: STATE, readings: [], causes: [], probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, onSwitch: () => undefined, ...over }));
 }
 
 describe('LineMap', () => {
@@ -75,7 +77,7 @@ describe('LineMap', () => {
     });
 
     it('shows a proof with its time, a suspicion in words, and both probes', () => {
-        const html = draw(map({}), { proved: new Map([['p-s', '14:06']]), suspected: new Set(['p-s']), probes: [{ lead: 'A', terminal: 's.L' }, { lead: 'B', terminal: 'way1.out' }] });
+        const html = draw(map({}), { proved: new Map([['p-s', '2026-11-20T14:06:00']]), suspected: new Set(['p-s']), probes: [{ lead: 'A', terminal: 's.L' }, { lead: 'B', terminal: 'way1.out' }] });
         expect(html).toContain('proved dead here at 14:06');
         expect(html).toContain('under suspicion');
         expect(html.match(/fill="#ffd60a"/g)).toHaveLength(2);

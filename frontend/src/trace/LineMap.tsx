@@ -1,275 +1,165 @@
-import type { KeyboardEvent, ReactNode } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { offset, place, ringBack, short, size, strand, type PlacedStop, type PlacedWay } from './layout';
+import { say } from '../words';
+import { Circuit, type Drawing, type Selection } from './Circuit';
+import { PlotApart, stopsOf } from './Plot';
+import { holds, type Plan } from './preparation';
 
 type MapData = Schemas['MapView'];
+type Way = MapData['ways'][number];
 
-export interface Selection {
-    kind: 'stop' | 'way' | 'origin';
-    id: string;
+interface Props extends Omit<Drawing, 'steps'> {
+    run: Schemas['SeriesView'] | null;
+    at: number;
+    onGo: (at: number) => void;
+    plan: Plan | null;
+    state: Schemas['StateView'];
+    readings: Schemas['ReadingView'][];
+    /** Places of the likeliest causes. */
+    causes: string[];
 }
 
-interface Props {
-    map: MapData;
-    probes: { lead: string; terminal: string }[];
-    loop: Set<string>;
-    suspected: Set<string>;
-    proved: Map<string, string>;
-    selected: Selection | null;
-    onSelect: (selection: Selection) => void;
-    /** A lever of what is chosen was put over: the part and the position it is in now. */
-    onSwitch: (part: string, position: string) => void;
-    /** Size of the drawing; 1 is as it was laid out. */
-    zoom?: number;
-}
+/** So many circuits stand open beside each other: two, for what lies between two. */
+const OPEN = 2;
+/** Where there are no more than this all of them do. */
+const FEW = 3;
 
-/** The board's ways in physical order, each with its line of stops; two probes stand where they are placed. */
+/** The board's ways in physical order: circuits in hand at their full size, the others folded to a line. */
 export function LineMap(props: Props) {
-    const { map, zoom = 1 } = props;
-    const placed = place(map.ways);
-    return (
-        <svg width={placed.width * zoom} height={placed.height * zoom} viewBox={`0 0 ${placed.width} ${placed.height}`} role="group" aria-label="Line map of the house" className="block text-ink">
-            {placed.ways.map((way) => (
-                <WayLine key={way.way.circuit} placed={way} {...props} />
-            ))}
-            {map.links.map((link) => (
-                <Link key={link.a + link.b} words={link.words} ends={[locate(placed.ways, link.a), locate(placed.ways, link.b)]} />
-            ))}
-        </svg>
-    );
-}
-
-function press(act: () => void) {
-    return (event: KeyboardEvent) => {
-        if (event.key === 'Enter' || event.key === ' ') {
-            event.preventDefault();
-            act();
+    const { map, run, at, onGo, plan, state, probes, selected, onSelect, causes } = props;
+    const scroller = useRef<HTMLDivElement>(null);
+    const [byHand, setByHand] = useState<string[]>([]);
+    const plotted = run === null ? null : (map.ways.find((way) => stopsOf(way, run.members) !== null)?.circuit ?? null);
+    const wanted = [...new Set([plotted, ...circuitsOf(map, selected), ...map.ways.filter((way) => probes.some((probe) => holdsTerminal(way, probe.terminal))).map((way) => way.circuit)].filter((each): each is string => each !== null))];
+    const likely = causes.flatMap((place) => map.ways.filter((way) => way.stops.some((stop) => stop.place === place)))[0]?.circuit ?? map.ways[0]?.circuit;
+    const chosen = [...new Set([...wanted, ...byHand])].slice(0, OPEN);
+    const open = new Set(map.ways.length <= FEW ? map.ways.map((way) => way.circuit) : chosen.length > 0 ? chosen : likely === undefined ? [] : [likely]);
+    const steps = stepsOf(map, plan, state);
+    // What was chosen elsewhere, by its name or from a list, comes into sight.
+    const first = wanted[0];
+    const probed = map.ways.flatMap((way) => way.stops).find((stop) => probes[0] && stop.terminals.some((terminal) => terminal.id === probes[0]?.terminal))?.part;
+    const stop = probed ?? (selected?.kind === 'stop' ? selected.id : undefined);
+    useEffect(() => {
+        if (first !== undefined) {
+            scroller.current?.querySelector(`[data-circuit="${CSS.escape(first)}"]`)?.scrollIntoView({ block: 'nearest' });
         }
+        if (stop !== undefined) {
+            scroller.current?.querySelector(`[data-stop="${CSS.escape(stop)}"]`)?.scrollIntoView({ block: 'nearest', inline: 'center' });
+        }
+    }, [first, stop]);
+    const unfold = (way: Way) => {
+        setByHand((old) => [way.circuit, ...old.filter((each) => each !== way.circuit)].slice(0, OPEN));
+        onSelect({ kind: 'way', id: way.circuit });
     };
-}
-
-function Target({ label, pressed, act, children }: { label: string; pressed: boolean; act: () => void; children: ReactNode }) {
-    return (
-        <g role="button" tabIndex={0} aria-label={label} aria-pressed={pressed} onClick={act} onKeyDown={press(act)} className="cursor-pointer">
-            {children}
-        </g>
-    );
-}
-
-function WayLine({ placed, map, probes, loop, suspected, proved, selected, onSelect, onSwitch }: Props & { placed: PlacedWay }) {
-    const { way, y } = placed;
-    const chosen = selected?.kind === 'way' && selected.id === way.circuit;
-    const title = `${way.name}, ${way.rating}, ${way.on ? 'on' : 'off'}`;
-    const atBoard = probes.filter((probe) => way.terminals.some((terminal) => terminal.id === probe.terminal));
-    return (
-        <g>
-            {placed.heading !== null && (
-                <text x={8} y={placed.top - 9} className="fill-current text-[13px] font-bold">
-                    {placed.heading}
-                </text>
-            )}
-            {way.group !== null && way.group !== way.device && <path d={`M12 ${placed.top - 2}V${placed.top + placed.height - 8}`} className="stroke-soft" strokeWidth={3} />}
-            {placed.stops.map((stop) => (
-                <Strands key={stop.stop.part} stop={stop} map={map} way={placed} loop={loop} />
-            ))}
-            {way.returns.map((back) =>
-                back.from === null || back.to !== null ? null : ['L', 'N', 'E'].map((role) => <Conductor key={back.from + role} d={ringBack(placed, back.from ?? '', role)} role={role} map={map} status={statusAt(map, placed.stops.find((each) => each.stop.part === back.from), role)} looped={loop.has(`${back.from}|${role}`)} />),
-            )}
-            <Target label={`Way: ${title}`} pressed={chosen} act={() => onSelect({ kind: 'way', id: way.circuit })}>
-                <title>{title}</title>
-                <rect x={size.left} y={y - 25} width={size.board} height={50} rx={2} className="fill-sheet stroke-current" strokeWidth={chosen ? 3 : 1.4} />
-                <text x={size.left + 9} y={y - 5} className="fill-current text-[13px] font-bold">
-                    {short(way.name, 19)}
-                </text>
-                <text x={size.left + 9} y={y + 14} className="fill-soft text-[12px]">
-                    {way.rating} · {way.on ? 'on' : 'off'}
-                </text>
-                {!chosen && <Lever x={size.left + size.board - 20} y={y + 8} on={way.on} />}
-            </Target>
-            {chosen && <Throw name={way.name} x={size.left + size.board - 20} y={y + 8} on={way.on} act={() => onSwitch(way.device, way.on ? 'off' : 'on')} />}
-            {way.terminals.filter((terminal) => terminal.access === 'lifted').map((terminal) => (
-                <Loose key={terminal.id} x={size.left + size.board + 7} y={y + offset(terminal.role)} />
-            ))}
-            {placed.stops.map((stop) => (
-                <Stop key={stop.stop.part} placed={stop} map={map} suspected={suspected.has(stop.stop.place)} proved={proved.get(stop.stop.place)} chosen={selected?.kind === 'stop' && selected.id === stop.stop.part} onSelect={onSelect} onSwitch={onSwitch} />
-            ))}
-            {atBoard.map((probe, at) => (
-                <Probe key={probe.lead} lead={probe.lead} x={size.left + size.board + (at % 2 === 0 ? 2 : 26)} y={y + offset(way.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? 1 : -1} />
-            ))}
-            {placed.stops.map((stop) =>
-                probes
-                    .filter((probe) => stop.stop.terminals.some((terminal) => terminal.id === probe.terminal))
-                    .map((probe, at) => <Probe key={probe.lead} lead={probe.lead} x={stop.x + (at % 2 === 0 ? -6 : 6)} y={stop.y + 1.25 * offset(stop.stop.terminals.find((t) => t.id === probe.terminal)?.role ?? 'N')} side={at % 2 === 0 ? -1 : 1} />),
-            )}
-        </g>
-    );
-}
-
-/** A loose end: the conductor stops short of its terminal. */
-function Loose({ x, y }: { x: number; y: number }) {
-    return (
-        <g aria-hidden="true">
-            <rect x={x - 6} y={y - 4} width={12} height={8} className="fill-paper" />
-            <path d={`M${x - 4} ${y + 4}l4 -8M${x + 1} ${y + 4}l4 -8`} className="stroke-current" strokeWidth={1.6} />
-        </g>
-    );
-}
-
-/** A test link between two terminals, as a bow. */
-function Link({ words, ends: [a, b] }: { words: string; ends: [Point | null, Point | null] }) {
-    if (!a || !b) {
-        return null;
-    }
-    const bow = 26 + Math.abs(a.x - b.x) / 12;
-    return (
-        <g role="img" aria-label={`Test link: ${words}`}>
-            <path d={`M${a.x} ${a.y}Q${(a.x + b.x) / 2 + (a.x === b.x ? bow : 0)} ${(a.y + b.y) / 2 + (a.x === b.x ? 0 : bow)} ${b.x} ${b.y}`} className="fill-none stroke-current" strokeWidth={2.6} strokeDasharray="1 4" strokeLinecap="round" />
-            <circle cx={a.x} cy={a.y} r={4} className="fill-current" />
-            <circle cx={b.x} cy={b.y} r={4} className="fill-current" />
-        </g>
-    );
-}
-
-interface Point {
-    x: number;
-    y: number;
-}
-
-/** Where a terminal, or a loose end, is drawn; null for what the map has no place for. */
-function locate(ways: PlacedWay[], id: string): Point | null {
-    for (const placed of ways) {
-        const own = placed.way.terminals.find((terminal) => terminal.id === id);
-        if (own) {
-            return { x: size.left + size.board + 2, y: placed.y + offset(own.role) };
-        }
-        for (const stop of placed.stops) {
-            const found = stop.stop.terminals.find((terminal) => terminal.id === id);
-            if (found) {
-                return { x: stop.x, y: stop.y + 1.25 * offset(found.role) };
-            }
-        }
-    }
-    return null;
-}
-
-/** The lever of what is chosen: a tap puts it over. */
-function Throw({ name, x, y, on, act }: { name: string; x: number; y: number; on: boolean; act: () => void }) {
-    return (
-        <g role="button" tabIndex={0} aria-label={`Switch ${name} ${on ? 'off' : 'on'}`} onClick={act} onKeyDown={press(act)} className="cursor-pointer">
-            <title>{`Switch ${name} ${on ? 'off' : 'on'}`}</title>
-            <rect x={x - 16} y={y - 24} width={44} height={44} className="fill-transparent" />
-            <rect x={x - 4} y={y - 15} width={19} height={30} rx={3} className="fill-probe stroke-current" strokeWidth={1.4} />
-            <rect x={x + 1} y={on ? y - 11 : y + 1} width={9} height={10} fill="#16243b" />
-        </g>
-    );
-}
-
-/** A breaker's lever: up is on. */
-function Lever({ x, y, on }: { x: number; y: number; on: boolean }) {
-    return (
-        <g aria-hidden="true">
-            <rect x={x} y={y - 11} width={11} height={22} rx={2} className="fill-none stroke-current" strokeWidth={1.2} />
-            <rect x={x + 2} y={on ? y - 9 : y + 1} width={7} height={8} className="fill-current" />
-        </g>
-    );
-}
-
-const worst = ['expected-live', 'may-be-live', 'expected-dead'];
-
-/** The most cautious word on any terminal of a conductor at a stop. */
-function statusAt(map: MapData, stop: PlacedStop | undefined, role: string): string {
-    const found = (stop?.stop.terminals ?? []).filter((terminal) => terminal.role === role && terminal.access !== 'conductor').map((terminal) => map.live[terminal.id] ?? 'expected-dead');
-    return worst.find((word) => found.includes(word)) ?? 'expected-dead';
-}
-
-/** Live conductors are solid, those that may be live are broken into long dashes, those expected dead are pale. */
-function Conductor({ d, role, map, status, looped = false }: { d: string; role: string; map: MapData; status: string; looped?: boolean }) {
-    const color = map.colours[role] ?? 'currentColor';
     return (
         <>
-            {looped && <path d={d} className="fill-none stroke-current" strokeWidth={6} opacity={0.9} />}
-            <path d={d} className="conductor" fill="none" stroke={color} strokeWidth={looped ? 2.2 : status === 'expected-dead' ? 1.6 : 2.6} strokeDasharray={status === 'may-be-live' ? '9 3' : role === 'E' ? '5 2' : undefined} opacity={status === 'expected-dead' && !looped ? 0.6 : 1} />
+            {run !== null && plotted === null && <PlotApart plot={{ members: run.members, at, onGo }} />}
+            <div ref={scroller} className="min-h-0 flex-1 overflow-auto" tabIndex={0} aria-label={say('map.scrollable')} role="region">
+                <div role="group" aria-label={say('map.title')} className="min-w-full">
+                    {map.ways.map((way, index) => (
+                        <div key={way.circuit} data-circuit={way.circuit}>
+                            {headed(map.ways, index) && <Heading map={map} way={way} />}
+                            {open.has(way.circuit) ? (
+                                <div className="overflow-x-auto border-y border-soft bg-sheet" tabIndex={way.stops.length > 8 ? 0 : -1}>
+                                    <Circuit {...props} way={way} steps={steps} plot={run !== null && plotted === way.circuit ? { members: run.members, at, onGo } : null} />
+                                </div>
+                            ) : (
+                                <Folded way={way} number={index + 1} {...props} onUnfold={() => unfold(way)} />
+                            )}
+                        </div>
+                    ))}
+                    {map.links.length > 0 && <p className="px-4 py-1 text-sm">{say('map.links', { links: map.links.map((link) => link.words).join('; ') })}</p>}
+                </div>
+            </div>
         </>
     );
 }
 
-function Strands({ stop, map, way, loop }: { stop: PlacedStop; map: MapData; way: PlacedWay; loop: Set<string> }) {
-    const roles = [...new Set(stop.stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
-    // A cable whose length nobody measured or saw is drawn with a gap mark: the order is as surveyed, the length is not known.
+/** Whether a way is the first behind its residual device; one with a device of its own needs no heading. */
+function headed(ways: Way[], at: number): boolean {
+    const way = ways[at];
+    return way !== undefined && way.group !== null && way.group !== way.device && way.group !== ways[at - 1]?.group;
+}
+
+function Heading({ map, way }: { map: MapData; way: Way }) {
+    const lever = map.levers.find((each) => each.device === way.group);
     return (
-        <g>
-            {roles.map((role) => (
-                <Conductor key={role} d={strand(stop, role)} role={role} map={map} status={statusAt(map, stop, role)} looped={loop.has(`${stop.stop.part}|${role}`) && (stop.stop.after === null || loop.has(`${stop.stop.after}|${role}`))} />
-            ))}
-            {stop.stop.assumed && stop.from.y === stop.y && <text x={(stop.from.x + stop.x) / 2} y={way.y + stop.stop.row * size.row - 13} textAnchor="middle" aria-hidden="true" className="fill-soft text-[11px]">~</text>}
-        </g>
+        <p className="flex items-baseline gap-2 px-4 text-sm">
+            <strong>{way.groupName}</strong>
+            {lever && <span className="text-soft">{say(lever.on ? 'levers.on' : 'levers.off')}</span>}
+        </p>
     );
 }
 
-/** The position that a switch is not in. */
-function other(control: Schemas['ControlView']): string {
-    return control.options.find((option) => option.value !== control.value)?.value ?? control.value;
+/** A circuit that nobody works on: its lever, its points as marks in their order, what was read there. */
+function Folded({ way, number, probes, suspected, proved, readings, onSelect, onUnfold }: Props & { way: Way; number: number; onUnfold: () => void }) {
+    const own = new Set(way.stops.flatMap((stop) => stop.terminals.map((terminal) => terminal.id)));
+    const read = readings.filter((reading) => reading.withdrawn === null && reading.terminals.some((terminal) => own.has(terminal)));
+    const odd = read.filter((reading) => reading.fit === 'off').length;
+    return (
+        <div className="flex min-h-7 items-center border-b border-line pl-4 pointer-coarse:min-h-11">
+            <button type="button" aria-expanded={false} aria-label={say('map.way', { name: way.name, rating: way.rating, state: say(way.on ? 'levers.on' : 'levers.off') })} className="flex min-h-7 w-[13.2rem] shrink-0 items-center gap-2 self-stretch text-left text-sm" onClick={onUnfold}>
+                <span className="w-5 shrink-0 text-right font-bold">{number}</span>
+                <span className="min-w-0 flex-1 truncate font-bold" title={way.name}>
+                    {way.name}
+                </span>
+                <span className="shrink-0 text-soft">{way.rating}</span>
+                <svg width={11} height={20} className="shrink-0" aria-hidden="true">
+                    <rect x={0.6} y={0.6} width={9.8} height={18.8} rx={2} className="fill-sheet stroke-current" strokeWidth={1.2} />
+                    <rect x={2.5} y={way.on ? 2.5 : 10.5} width={6} height={7} className="fill-current" />
+                </svg>
+            </button>
+            <span className="flex min-w-0 items-center overflow-hidden pl-1">
+                {way.stops.map((stop) => (
+                    <button key={stop.part} type="button" aria-label={mark(stop, suspected.has(stop.place), proved.has(stop.place))} title={stop.name} className="flex h-7 w-7 shrink items-center justify-center border-y-0 pointer-coarse:h-11" onClick={() => onSelect({ kind: 'stop', id: stop.part })}>
+                        <svg width={28} height={20} aria-hidden="true">
+                            <path d="M0 10H28" className={way.on ? 'stroke-current' : 'stroke-line'} strokeWidth={1.4} />
+                            <rect x={9} y={5} width={10} height={10} rx={stop.kind === 'light' ? 5 : stop.kind === 'switch' ? 0 : 2} className={suspected.has(stop.place) ? 'fill-sheet stroke-bad' : 'fill-sheet stroke-current'} strokeWidth={suspected.has(stop.place) ? 2.4 : 1.3} />
+                            {probes.some((probe) => stop.terminals.some((terminal) => terminal.id === probe.terminal)) && <path d="M14 4l6 6-6 6-6-6z" fill="#ffd60a" stroke="#16243b" strokeWidth={1.4} />}
+                        </svg>
+                    </button>
+                ))}
+            </span>
+            <span className="ml-2 min-w-0 flex-1 truncate text-sm text-soft max-sm:hidden">{say('map.points', { count: way.stops.length })}</span>
+            {read.length > 0 && (
+                <span className={`shrink-0 px-3 text-sm max-sm:hidden ${odd > 0 ? 'font-bold text-bad' : ''}`}>
+                    {odd > 0 ? '◆ ' : '● '}
+                    {odd > 0 ? say('map.odd', { count: odd }) : say('map.read', { count: read.length })}
+                </span>
+            )}
+        </div>
+    );
 }
 
-/** What stands differently from the house at rest, in a word. */
-function standing(stop: PlacedStop['stop']): string {
-    const words = stop.controls.flatMap((control) => {
-        if (control.operation === 'load') {
-            return control.value === 'heater' ? ['2 kW'] : control.value === 'on' ? [] : [control.value];
+function mark(stop: Schemas['StopView'], isSuspected: boolean, isProved: boolean): string {
+    return [say('map.stop', { name: stop.name }), isSuspected && say('map.suspected'), isProved && say('map.proved')].filter(Boolean).join(', ');
+}
+
+/** The circuits of what is chosen. */
+function circuitsOf(map: MapData, selected: Selection | null): string[] {
+    return map.ways.filter((way) => (selected?.kind === 'way' ? way.circuit === selected.id : way.stops.some((stop) => stop.part === selected?.id))).map((way) => way.circuit);
+}
+
+function holdsTerminal(way: Way, terminal: string): boolean {
+    return way.terminals.some((each) => each.id === terminal) || way.stops.some((stop) => stop.terminals.some((each) => each.id === terminal));
+}
+
+/** Numbers of the steps of a preparation, by the part or the device where the hand goes. */
+function stepsOf(map: MapData, plan: Plan | null, state: Schemas['StateView']): Map<string, { number: number; isNext: boolean }[]> {
+    const found = new Map<string, { number: number; isNext: boolean }[]>();
+    let isNext = true;
+    for (const [at, step] of plan?.test.changes.entries() ?? []) {
+        if (plan === null || holds(step, state) || plan.leftOut.includes(step.subject)) {
+            continue;
         }
-        return control.operation === 'joint' && control.value === 'lift' ? ['lifted'] : [];
-    });
-    return [...new Set(words)].join(', ');
-}
-
-function Stop({ placed, map, suspected, proved, chosen, onSelect, onSwitch }: { placed: PlacedStop; map: MapData; suspected: boolean; proved: string | undefined; chosen: boolean; onSelect: Props['onSelect']; onSwitch: Props['onSwitch'] }) {
-    const { stop, x, y } = placed;
-    const roles = [...new Set(stop.terminals.map((terminal) => (terminal.role === 'SL' ? 'L' : terminal.role)))];
-    const words = roles.map((role) => `${role} ${statusAt(map, placed, role).replaceAll('-', ' ')}`).join(', ');
-    const lever = stop.controls.find((control) => control.operation === 'set');
-    const stands = standing(stop);
-    const lifted = new Set(stop.controls.filter((control) => control.operation === 'joint' && control.value === 'lift').map((control) => /\/([A-Z0-9]+)@/.exec(control.subject)?.[1] ?? ''));
-    return (
-        <>
-        <Target label={`${stop.name}: ${words}${proved ? `, proved dead here at ${proved}` : ''}${stands === '' ? '' : `, ${stands}`}${suspected ? ', under suspicion' : ''}`} pressed={chosen} act={() => onSelect({ kind: 'stop', id: stop.part })}>
-            <title>{stop.name}</title>
-            <rect x={x - 46} y={stop.row === 0 ? y - 38 : y - 24} width={92} height={60} fill="transparent" />
-            {suspected && <rect x={x - 20} y={y - 22} width={40} height={44} rx={10} className="fill-none stroke-bad" strokeWidth={1.8} strokeDasharray="4 3" />}
-            <rect x={x - size.box / 2} y={y - size.boxHeight / 2} width={size.box} height={size.boxHeight} rx={stop.kind === 'light' ? 15 : stop.kind === 'switch' ? 0 : 5} className="fill-sheet stroke-current" strokeWidth={chosen ? 3.2 : 1.4} />
-            {roles.map((role) => (
-                <circle key={role} className="conductor" cx={x} cy={y + offset(role) * 1.25} r={3} fill={map.colours[role] ?? 'currentColor'} opacity={statusAt(map, placed, role) === 'expected-dead' ? 0.5 : 1} />
-            ))}
-            {[...lifted].map((role) => (
-                <Loose key={role} x={x} y={y + offset(role) * 1.25} />
-            ))}
-            {lever && !chosen && <Lever x={x + size.box / 2 + 4} y={y} on={lever.value === 'on' || lever.value === '1'} />}
-            {stands !== '' && (
-                <text x={x + size.box / 2 + 4} y={y - 12} className="fill-current text-[11px] font-bold">
-                    {stands}
-                </text>
-            )}
-            <text x={x} y={stop.row === 0 ? y - 27 : y + 31} textAnchor="middle" className="fill-current text-[12px]">
-                {short(stop.name, 14)}
-            </text>
-            {proved && (
-                <text x={x + 18} y={y + 4} className="fill-current text-[11px] font-bold">
-                    ■ {proved}
-                </text>
-            )}
-        </Target>
-            {lever && chosen && <Throw name={stop.name} x={x + size.box / 2 + 6} y={y} on={lever.value === 'on' || lever.value === '1'} act={() => onSwitch(stop.part, other(lever))} />}
-        </>
-    );
-}
-
-/** A probe with its tip on the terminal, from the left or from the right; of a lead that has a long name the last word. */
-function Probe({ lead, x, y, side }: { lead: string; x: number; y: number; side: 1 | -1 }) {
-    return (
-        <g aria-hidden="true" className="pointer-events-none">
-            <path d={`M${x} ${y}l${side * 15} -10l${side * 13} 10l${-side * 13} 10z`} fill="#ffd60a" stroke="#16243b" strokeWidth={1.8} />
-            <text x={x + side * 15} y={y + 4} textAnchor="middle" fill="#16243b" className="text-[12px] font-bold">
-                {lead.split(' ').at(-1)}
-            </text>
-        </g>
-    );
+        const own = step.subject.split('.')[0] ?? '';
+        const stop = map.ways.flatMap((way) => way.stops).find((each) => each.part === own || each.loads.includes(own) || each.controls.some((control) => control.subject === step.subject));
+        const way = map.ways.find((each) => each.device === own || each.controls.some((control) => control.subject === step.subject));
+        const key = stop?.part ?? way?.device;
+        if (key !== undefined) {
+            found.set(key, [...(found.get(key) ?? []), { number: at + 1, isNext }]);
+        }
+        isNext = false;
+    }
+    return found;
 }

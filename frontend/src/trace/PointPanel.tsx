@@ -2,8 +2,11 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, Refused } from '../ui/parts';
+import { say } from '../words';
+import type { Selection } from './Circuit';
 import { Here } from './Here';
-import type { Selection } from './LineMap';
+
+type Terminal = Schemas['TerminalView'];
 
 interface Props {
     map: Schemas['MapView'];
@@ -17,7 +20,7 @@ interface Props {
     callId: string;
     /** What this house should read for the next lead on a terminal, while another is held. */
     reach: Record<string, string> | undefined;
-    /** In a run the leads are where the run has them. */
+    /** In a run the leads are where the run has them, and while a test is chosen there are none. */
     isFixed: boolean;
 }
 
@@ -29,78 +32,108 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
     const ofStop = stop ? map.ways.find((each) => each.stops.includes(stop)) : undefined;
     const terminals = (stop && [...stop.terminals].sort((a, b) => Number(b.access === 'front') - Number(a.access === 'front'))) ?? (way ? [...way.terminals, ...map.origin.filter((terminal) => ['t1', 'spike', 'E'].includes(terminal.key) && way.terminals.every((own) => own.id !== terminal.id))] : []);
     const [joints, setJoints] = useState(false);
+    const [open, setOpen] = useState(false);
     // Volts across a joint are read from its conductor to its terminal; no other tester is put there.
     const conductors = instrument.unit === 'V' && !instrument.deadOnly ? terminals.filter((terminal) => terminal.access === 'conductor') : [];
     const touched = terminals.filter((terminal) => terminal.access !== 'conductor' || probes.some((probe) => probe.terminal === terminal.id) || (joints && conductors.includes(terminal)));
     const own = (way ?? ofStop)?.device;
     const watched = map.watches.filter((watch) => watch.around.length > 1 || watch.around[0]?.startsWith(`+${own}/`));
     const clamps = instrument.slug === 'device-watch' ? watched : instrument.acts ? map.deviceClamps : instrument.leads.length > 0 ? [] : [...((way ?? ofStop)?.clamps ?? []), ...map.deviceClamps];
-    const first = probes.length;
-    const lead = instrument.leads[first >= instrument.leads.length ? 0 : first];
-    const [open, setOpen] = useState(false);
+    const lead = instrument.leads[probes.length >= instrument.leads.length ? 0 : probes.length] ?? '';
     const controls = (stop ?? way)?.controls ?? [];
     const moved = controls.filter((control) => control.value === 'lift' || control.value === 'out' || control.value === 'heater').length;
     const isDead = (terminal: string) => (map.live as Record<string, string>)[terminal] === 'expected-dead';
-    const linkable = probes[0] && probes[1] && isDead(probes[0].terminal) && isDead(probes[1].terminal) ? ([probes[0].terminal, probes[1].terminal] as const) : null;
+    const linkable = probes[0] && probes[1] && isDead(probes[0].terminal) && isDead(probes[1].terminal) ? ([probes[0], probes[1]] as const) : null;
+    const name = stop?.name ?? way?.name;
     return (
-        <div className="flex min-h-14 shrink-0 flex-wrap items-center gap-2 border-t border-line px-4 py-1.5">
-            {stop || way ? <span className="mr-1 font-bold">{stop?.name ?? way?.name}</span> : <span className="text-soft">Tap a point or a way of the board.</span>}
-            {/* Room for what the lead would show is kept from the start: a terminal must not move from under the finger when it arrives. */}
-            {!isFixed && instrument.leads.length > 0 &&
-                touched.map((terminal) => {
-                    const on = probes.find((probe) => probe.terminal === terminal.id);
-                    return (
-                        <button key={terminal.id} type="button" aria-label={`Lead ${lead} on ${terminal.name}`} onClick={() => {
+        <section aria-label={name === undefined ? undefined : say('point.of', { name })} className="min-w-0 compact:border-t compact:border-line compact:px-3 compact:py-1">
+            <h2 className="text-sm font-bold">{name === undefined ? <span className="font-normal text-soft">{say('point.tap')}</span> : say('point.of', { name })}</h2>
+            {!isFixed && instrument.leads.length > 0 && (
+                <div className="flex flex-wrap gap-1">
+                    {touched.map((terminal) => (
+                        <TerminalButton
+                            key={terminal.id}
+                            terminal={terminal}
+                            label={say('point.lead', { lead, terminal: terminal.name })}
+                            on={probes.find((probe) => probe.terminal === terminal.id)?.lead}
+                            colour={(map.colours as Record<string, string>)[terminal.role]}
+                            // Room for what the lead would show is kept from the start: a terminal must not move from under the finger when it arrives.
+                            shows={instrument.leads.length === 2 ? (reach?.[terminal.id] ?? '') : null}
+                            onPut={() => {
                                 onPut(terminal.id);
                                 setJoints(false);
                             }}
-                            className={`rounded-sm border px-1.5 ${instrument.leads.length === 2 ? 'min-h-13 min-w-19' : 'min-h-11 min-w-11'} ${on ? 'border-2 border-ink bg-probe font-bold text-[#16243b]' : 'border-ink bg-sheet'}`}>
-                            {on ? `${on.lead}: ` : ''}
-                            {chip(terminal, stop?.kind)}
-                            {!on && reach?.[terminal.id] !== undefined && <span className="block max-w-16 truncate font-mono text-xs" title={reach[terminal.id]}>{reach[terminal.id]}</span>}
+                        />
+                    ))}
+                </div>
+            )}
+            {!isFixed && (stop || way) && clamps.length > 0 && (
+                <div className="flex flex-wrap gap-1">
+                    {clamps.map((clamp) => (
+                        <button key={clamp.words} type="button" onClick={() => onClamp(clamp.around)} className="min-h-9 rounded-sm border border-ink bg-sheet px-2 text-sm pointer-coarse:min-h-11">
+                            {clamp.words}
                         </button>
-                    );
-                })}
-            {!isFixed && conductors.length > 0 && (
-                <Button look="quiet" className="px-2" aria-expanded={joints} onClick={() => setJoints(!joints)}>
-                    Across a joint
-                </Button>
+                    ))}
+                </div>
             )}
-            {!isFixed && (stop || way) &&
-                clamps.map((clamp) => (
-                    <button key={clamp.words} type="button" onClick={() => onClamp(clamp.around)} className="min-h-11 rounded-sm border border-ink bg-sheet px-2.5">
-                        {clamp.words}
-                    </button>
-                ))}
-            {controls.length > 0 && (
-                <Button look="quiet" className="px-2" aria-expanded={open} onClick={() => setOpen(!open)}>
-                    Switch, lift here{moved > 0 ? ` (${moved})` : ''}
-                </Button>
-            )}
-            {(stop ?? way) && (
-                <Button look="quiet" className="px-2" onClick={() => onTwoStates(stop?.name ?? way?.name ?? '')}>
-                    In two states
-                </Button>
-            )}
-            {linkable && (
-                <Button look="quiet" disabled={observe.isPending} title="Only on dead conductors, proved dead here" onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'link', subject: linkable[0], value: linkable[1] }] } })}>
-                    ▲ A link from {probes[0]?.lead} to {probes[1]?.lead}
-                </Button>
-            )}
-            {way && (
-                <Button disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: way.device, value: way.on ? 'off' : 'on' }] } })}>
-                    Its device is now {way.on ? 'off' : 'on'}
-                </Button>
-            )}
+            <div className="flex flex-wrap items-center gap-x-1 text-sm">
+                {!isFixed && conductors.length > 0 && (
+                    <Button look="quiet" className="px-1" aria-expanded={joints} onClick={() => setJoints(!joints)}>
+                        {say('point.joint')}
+                    </Button>
+                )}
+                {controls.length > 0 && (
+                    <Button look="quiet" className="px-1" aria-expanded={open} onClick={() => setOpen(!open)}>
+                        {moved > 0 ? say('point.here-changed', { count: moved }) : say('point.here')}
+                    </Button>
+                )}
+                {name !== undefined && (
+                    <Button look="quiet" className="px-1" onClick={() => onTwoStates(name)}>
+                        {say('point.two-states')}
+                    </Button>
+                )}
+                {linkable && (
+                    <Button look="quiet" className="px-1" disabled={observe.isPending} title={say('point.link-note')} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'link', subject: linkable[0].terminal, value: linkable[1].terminal }] } })}>
+                        ▲ {say('point.link', { a: linkable[0].lead, b: linkable[1].lead })}
+                    </Button>
+                )}
+                {way && (
+                    <Button look="quiet" className="px-1" disabled={observe.isPending} onClick={() => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: way.device, value: way.on ? 'off' : 'on' }] } })}>
+                        {way.on ? say('point.switched-off') : say('point.switched-on')}
+                    </Button>
+                )}
+            </div>
             {open && controls.length > 0 && <Here key={selection?.id} controls={controls} callId={callId} />}
             <Refused error={observe.error} />
-        </div>
+        </section>
     );
 }
 
-function chip(terminal: Schemas['TerminalView'], kind: string | undefined): string {
+/** A terminal to put a lead on, with its conductor's colour and what the lead would show there. */
+function TerminalButton({ terminal, label, on, colour, shows, onPut }: { terminal: Terminal; label: string; on: string | undefined; colour: string | undefined; shows: string | null; onPut: () => void }) {
+    return (
+        <button
+            type="button"
+            aria-label={label}
+            onClick={onPut}
+            className={`flex min-h-11 w-[6.4rem] items-stretch overflow-hidden rounded-sm border text-left text-sm leading-tight ${terminal.access === 'front' ? 'border-ink' : 'border-dashed border-soft'} ${on === undefined ? 'bg-sheet' : 'border-2 bg-probe font-bold text-[#16243b]'}`}
+        >
+            <span aria-hidden="true" className="conductor w-1.5 shrink-0" style={{ background: colour }} />
+            <span className="min-w-0 flex-1 px-1.5 py-0.5">
+                <span className="line-clamp-2">
+                    {on === undefined ? '' : `${on}: `}
+                    {chip(terminal)}
+                </span>
+                {on === undefined && shows !== null && <span className="block h-4 truncate font-mono text-xs" title={shows}>{shows}</span>}
+            </span>
+        </button>
+    );
+}
+
+/** A terminal by its conductor and how it is reached: one behind a cover is said so. */
+function chip(terminal: Terminal): string {
     if (terminal.access === 'lifted') {
-        return `${terminal.role}, lifted`;
+        return say('point.lifted', { role: terminal.role });
     }
     if (terminal.access === 'conductor') {
         return terminal.key;
@@ -108,9 +141,9 @@ function chip(terminal: Schemas['TerminalView'], kind: string | undefined): stri
     if (terminal.key === 't1') {
         return terminal.name;
     }
-    const front = terminal.key.match(/^([a-z]+)-([LNE])$/);
-    if (front) {
-        return front[1] === 'front' ? (front[2] ?? '') : `${front[1]} ${front[2]}`;
+    const outlet = terminal.key.match(/^([a-z]+)-([LNE])$/);
+    if (outlet) {
+        return `${outlet[2]} · ${outlet[1]}`;
     }
-    return kind === 'socket' ? `${terminal.key} behind` : terminal.key;
+    return terminal.access === 'front' ? terminal.key : `${terminal.key} · ${say('point.behind')}`;
 }

@@ -1,41 +1,45 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Detail, Schemas } from '../api/client';
-import { useContradictions, useInstruments, useMap, useNextTests, useObserve, usePending, usePrediction, usePrepared, useRanking, useSend, type Connection } from '../api/hooks';
+import { useContradictions, useGlance, useInstruments, useMap, useNextTests, usePending, usePrediction, usePrepared, useRanking, useSend, type Connection } from '../api/hooks';
+import { HouseStrip } from '../call/HouseStrip';
+import { Key } from '../call/DangerNow';
+import { useJob, Working } from '../jobs/Working';
 import * as outbox from '../outbox/outbox';
 import { AcceptCause } from '../right/AcceptCause';
-import { Ledger } from '../safe/Ledger';
-import { useKeys } from '../ui/keys';
-import { useQuiet } from '../ui/quiet';
 import { useMay } from '../session/may';
+import { useKeys } from '../ui/keys';
+import { Refused, useDraft, Waiting } from '../ui/parts';
+import { useQuiet } from '../ui/quiet';
 import { say } from '../words';
-import { clock, Modal, Refused, useDraft, Waiting } from '../ui/parts';
 import { Agreements } from './Agreements';
 import { Contradictions } from './Contradictions';
+import { Another } from './dock/Another';
+import { Choose } from './dock/Choose';
+import { Enter, type InHand } from './dock/Enter';
+import { InRun } from './dock/InRun';
+import { Prepare } from './dock/Prepare';
+import { Expected } from './Expected';
 import { Findings } from './Findings';
-import { LineMap, type Selection } from './LineMap';
-import { MapBar, ZOOMS } from './MapBar';
-import { Meter } from './Meter';
 import { Kit, useNotToHand, without } from './Kit';
-import { useWays } from './practice';
-import { NextTest } from './NextTest';
-import { Part } from './Part';
+import type { Selection } from './Circuit';
+import { LineMap } from './LineMap';
+import { MapBar, ZOOMS } from './MapBar';
 import { PointPanel } from './PointPanel';
-import { useJob, Working } from '../jobs/Working';
+import { useWays } from './practice';
+import { act, after, back, holds, type Asked, type Plan, type Step } from './preparation';
 import { Readings } from './Readings';
-import { ChooseRun, RunStrip } from './Run';
-import { useReach } from './runs';
-import { printOf, switching, withPending, withState } from './standing';
 import { useRunning } from './running';
-import { StatePanel } from './StatePanel';
-import { Suspects } from './Suspects';
+import { fetchTest, useReach } from './runs';
 import { useSetUp } from './setup';
+import { printOf, switching, withPending, withState } from './standing';
+import { StatePanel } from './StatePanel';
+import { useTouch } from './touch';
+import { useTyping } from './typing';
+import { useKept } from './useKept';
+import { Advice, Ranked } from './why/Why';
 
 type Pane = 'map' | 'causes' | 'readings';
-
-/** A test with the state it asks for. */
-type Asked = Pick<Schemas['NextTestView'], 'id' | 'instrument' | 'terminals' | 'around' | 'changes'> & { forced?: string[] };
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -50,104 +54,97 @@ export function Trace({ detail }: { detail: Detail }) {
     // What was switched shows at once: the call brings its state, the map follows with what may be live.
     const pending = usePending();
     const mine = useMemo(() => pending.filter((each) => each.callId === callId && !each.refused), [pending, callId]);
-    const main = fetched.data?.main ?? null;
+    const main = detail.standing?.main ?? null;
     const standing = useMemo(() => withPending(detail.state, mine, main), [detail.state, mine, main]);
     const state = useMemo(() => printOf(standing), [standing]);
     const map = { ...fetched, data: useMemo(() => fetched.data && withState(fetched.data, standing), [fetched.data, standing]) };
-    const after = switching(mine).at(-1)?.id ?? (detail.last === '' ? undefined : detail.last);
+    const known = switching(mine).at(-1)?.id ?? (detail.last === '' ? undefined : detail.last);
     const instruments = useInstruments();
     const [missing, toggleTester] = useNotToHand();
     const [ways, setWay] = useWays();
     // In a run the order of the tests is settled: weighing others waits, so that each reading is answered at once.
     const [series, setSeries] = useDraft(`${callId}.run`);
-    const observe = useObserve(callId);
+    const [plan, setPlan] = useKept<Plan | null>(`yellow-probe.plan.${callId}`, null);
+    const [isHand, setHand] = useKept(`yellow-probe.hand.${callId}`, false);
+    const [large, setLarge] = useDraft('large');
     const send = useSend(callId);
     const [refusal, setRefusal] = useState<unknown>(null);
-    const [byHand, change] = useSetUp(callId);
+    const [setUpBy, change] = useSetUp(callId);
+    const [typing, setTyping] = useTyping(callId);
     const [selected, setSelected] = useState<Selection | null>(null);
     const [pane, setPane] = useState<Pane>('map');
     const [stateOpen, setStateOpen] = useState(false);
-    const [choosing, setChoosing] = useState<string | null>(null);
-    const [parting, setParting] = useState<Asked | null>(null);
+    const [another, setAnother] = useState<string | null>(null);
     const [zoom, setZoom] = useState(1);
-    const scroller = useRef<HTMLDivElement>(null);
-    const client = useQueryClient();
+    const isTouch = useTouch();
     const running = useRunning({ callId, series, state, hash: detail.state.hash, isSettled: switching(mine).length === 0, refused: pending.filter((each) => each.refused) });
     const { run, member } = running;
     // In a run its member says where the leads are; out of it they are where they were put.
-    const setUp = useMemo(() => (member ? { ...byHand, instrument: member.instrument, terminals: member.terminals, around: member.around } : byHand), [member, byHand]);
-    const test = member ? member.id : byHand.test?.state === state ? byHand.test.id : null;
+    const setUp = useMemo(() => (member ? { ...setUpBy, instrument: member.instrument, terminals: member.terminals, around: member.around } : setUpBy), [member, setUpBy]);
+    const test = setUpBy.test?.state === state ? setUpBy.test : null;
     const [accepting, setAccepting] = useState<Schemas['SuspectView'] | null>(null);
     const [looked, setLooked] = useState<string[] | null>(null);
 
     const instrument = instruments.data?.find((each) => each.slug === setUp.instrument) ?? instruments.data?.[0];
     const leads = useMemo(() => instrument?.leads ?? [], [instrument]);
     const names = useMemo(() => terminalNames(map.data), [map.data]);
-    const connection: Connection | null = useMemo(() => {
-        if (!instrument) {
-            return null;
-        }
-        if (leads.length === 0) {
-            return setUp.around.length === 0 ? null : { terminals: [], around: setUp.around };
-        }
-        const terminals = setUp.terminals.slice(0, leads.length).filter((terminal) => names.has(terminal));
-        if (instrument.acts) {
-            return terminals.length === leads.length && setUp.around.length > 0 ? { terminals, around: setUp.around } : null;
-        }
-        return terminals.length === leads.length ? { terminals, around: [] } : null;
-    }, [instrument, leads, setUp, names]);
+    const isPlaced = useCallback((terminal: string) => names.has(terminal), [names]);
+    const connection = useMemo(() => (instrument ? connect(instrument, setUp.terminals, setUp.around, isPlaced) : null), [instrument, setUp, isPlaced]);
     const wired = JSON.stringify(detail.state) + String(detail.houseVersion);
     const stateKey = wired + String(detail.readings.length);
-    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument && isRanked ? connection : null, stateKey, setUp.forced);
-    const reach = useReach(callId, instrument?.slug ?? '', leads.length === 2 && !instrument?.acts ? setUp.terminals.find((terminal) => names.has(terminal)) : undefined, wired);
+    const inHand = run !== null || (plan === null && (isHand || connection !== null));
+    const reads = plan === null || run !== null;
+    const prediction = usePrediction(callId, instrument?.slug ?? '', instrument && isRanked && reads ? connection : null, stateKey, setUp.forced);
+    const reach = useReach(callId, instrument?.slug ?? '', reads && leads.length === 2 && !instrument?.acts ? setUp.terminals.find(isPlaced) : undefined, wired);
+    const raw = typing.now?.raw ?? '';
+    const glance = useGlance(callId, instrument?.slug ?? '', reads ? connection : null, stateKey, setUp.forced, prediction.data ? raw : '');
     const stays = useQuiet(JSON.stringify([instrument?.slug, connection, stateKey]), 700);
-    usePrepared(callId, instrument?.slug ?? '', connection, stateKey, stays);
-    // Weighing every test keeps the server busy for a second or two: not while somebody is switching, nor while leads lie where
-    // nothing was read yet.
+    usePrepared(callId, instrument?.slug ?? '', reads ? connection : null, stateKey, stays);
+    // Weighing every test keeps the server busy for a second or two: not while somebody is switching, nor while a test is in hand.
     const switched = useQuiet(stateKey, 1200);
-    const last = detail.readings.at(-1);
-    const isAboutToRead = connection !== null && JSON.stringify([instrument?.slug, connection.terminals, connection.around]) !== JSON.stringify([last?.instrument, last?.terminals, last?.around]);
     const practice = { without: without(instruments.data ?? [], missing), ...ways };
-    const waits = isAboutToRead && client.getQueryData(['call', callId, 'next', practice]) !== undefined;
-    const next = useNextTests(callId, practice, hasHouse && instruments.data !== undefined && series === '' && switched && !waits && !ranking.isFetching);
+    const next = useNextTests(callId, practice, hasHouse && instruments.data !== undefined && series === '' && switched && !ranking.isFetching);
     // The slowest comes last: it must not hold up what the page is waiting for.
-    const odd = useContradictions(callId, hasHouse && series === '' && switched && !isAboutToRead && !ranking.isFetching && !next.isFetching);
-    const loop = useMemo(() => new Set(prediction.data?.loop ?? []), [prediction.data]);
-    const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.stands).map((proof) => [proof.place, clock(proof.at)])), [detail.proofs]);
+    const odd = useContradictions(callId, hasHouse && series === '' && switched && !inHand && !ranking.isFetching && !next.isFetching);
+    const loop = useMemo(() => new Set(inHand ? (prediction.data?.loop ?? []) : []), [inHand, prediction.data]);
+    const proved = useMemo(() => new Map(detail.proofs.filter((proof) => proof.stands).map((proof) => [proof.place, proof.at])), [detail.proofs]);
 
     const bigger = (by: number) => setZoom(ZOOMS[Math.min(Math.max(ZOOMS.indexOf(zoom) + by, 0), ZOOMS.length - 1)] ?? 1);
     useKeys({
-        f: () => document.querySelector<HTMLElement>('[aria-label="Find a point or a way"]')?.focus(),
+        f: () => document.querySelector<HTMLElement>('[data-find]')?.focus(),
         r: () => document.querySelector<HTMLElement>('[data-reading]')?.focus(),
-        n: () => document.querySelector<HTMLElement>('[aria-label="Next test"] button, [aria-label="Next test"] a')?.click(),
-        b: () => setChoosing(''),
+        b: () => setAnother(''),
         s: () => setStateOpen(true),
+        g: () => setLarge(large === '' ? 'large' : ''),
+        v: () => document.querySelector<HTMLElement>('[data-ranking] button')?.focus(),
         '+': () => bigger(1),
         '-': () => bigger(-1),
     });
 
-    if (!hasHouse || !map.data || !instrument) {
+    // A run whose next place has to be prepared brings its own steps; they stay as they were listed until all are done.
+    if (member && run && running.need === 'changes' && plan?.test.id !== member.id) {
+        setPlan({ test: { ...member, hazard: run.hazard, forced: setUp.forced }, run: run.id, leftOut: [] });
+    } else if (plan !== null && plan.run !== '' && series === '') {
+        setPlan(null);
+    }
+
+    if (!instrument || (hasHouse && !map.data)) {
         return (
-            <main>
-                <div className="mx-auto max-w-3xl space-y-3 p-4">
-                    <Refused error={map.error ?? instruments.error} />
-                    {hasHouse && map.isPending && (ranked ? <Working what={say('work.ranking')} progress={ranked} /> : <Waiting what="Drawing the house" />)}
-                    {!hasHouse && (
-                        <p>
-                            This call has no house yet. Readings can be taken all the same: say in words where, and place them later. <Link className="inline-flex min-h-11 items-center underline underline-offset-4" to={`/calls/${callId}/survey`}>Survey the board, a few minutes</Link>
-                        </p>
-                    )}
-                </div>
-                {instrument && !hasHouse && may('measure') && (
-                    <Meter callId={callId} instruments={instruments.data ?? []} instrument={instrument} onInstrument={(slug) => change({ instrument: slug })} connection={null} words={[]} prediction={prediction} readings={detail.readings} state={state} test={null} after={after} forced={setUp.forced} onForced={(forced) => change({ forced })} />
-                )}
-                <div className="mx-auto max-w-3xl p-4">
-                    <Readings callId={callId} readings={detail.readings} here={null} />
-                </div>
+            <main className="mx-auto w-full max-w-3xl flex-1 space-y-3 p-4">
+                <Refused error={map.error ?? instruments.error} />
+                {ranked ? <Working what={say('work.ranking')} progress={ranked} /> : <Waiting what={say('trace.drawing')} />}
             </main>
         );
     }
 
+    const lift = () => change({ terminals: [], around: [] });
+    /** Back to choosing: nothing is in hand. */
+    const over = () => {
+        setPlan(null);
+        setHand(false);
+        setSeries('');
+        lift();
+    };
     const put = (terminal: string) => {
         const terminals = [...setUp.terminals];
         // A new point begins with the first lead again once all are placed.
@@ -159,134 +156,243 @@ export function Trace({ detail }: { detail: Detail }) {
             change({ terminals });
         }
     };
-    // Set up at once, without waiting for the server: nothing typed meanwhile belongs to what was in hand before. Refused, the leads come off.
-    const setUpTest = (asked: Asked) => {
-        if (asked.changes.some((each) => each.clampFirst !== null)) {
-            setParting(asked);
-            return;
-        }
-        setRefusal(null);
-        const changes = asked.changes.map(({ operation, subject, value }) => ({ operation, subject, value }));
-        const stands = printOf(withPending(standing, changes.length === 0 ? [] : [{ kind: 'done', payload: { changes } }], main));
-        if (changes.length > 0) {
-            send({ kind: 'done', payload: { changes } }, (error, entry) => {
-                outbox.remove(entry);
-                setRefusal(error);
-                running.undo();
-                change({ terminals: [], around: [] });
-            });
-        }
+    /** The leads go on: from here on a field is open for just this test in just this state. */
+    const ready = (asked: Asked, stands: string) => {
+        setPlan(null);
         if (member && member.id === asked.id) {
             running.prepared(stands);
         } else {
-            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: { id: asked.id, state: stands }, ...(asked.forced ? { forced: asked.forced } : {}) });
+            setHand(true);
+            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
         }
         setPane('map');
     };
-    const begin = (id: string) => {
-        setSeries(id);
-        setChoosing(null);
-        setPane('map');
-    };
-    const end = () => {
-        if (member) {
-            change({ instrument: member.instrument, terminals: member.terminals, around: member.around });
-        }
+    const take = (asked: Asked) => {
+        setRefusal(null);
+        setAnother(null);
         setSeries('');
+        lift();
+        // What is typed for another field stays with its place; the new field is made when the last step is done.
+        if (asked.changes.length === 0 && !asked.needsIsolation) {
+            ready(asked, state);
+        } else {
+            setPlan({ test: asked, run: '', leftOut: [] });
+        }
+    };
+    const chosen = (id: string) => {
+        fetchTest(callId, id).then(take, setRefusal);
+    };
+    // Done at once, without waiting for the server. Refused, the leads come off and the step is open again.
+    const prepared = (steps: Step[]) => {
+        if (plan === null) {
+            return;
+        }
+        if (steps.length > 0) {
+            send({ kind: 'done', payload: { changes: steps.map(act) } }, (error, entry) => {
+                outbox.remove(entry);
+                setRefusal(error);
+                running.undo();
+                setPlan(plan);
+                lift();
+            });
+        }
+        const stands = after(standing, steps, main);
+        if (plan.leftOut.length === 0 && plan.test.changes.every((step) => holds(step, stands))) {
+            ready(plan.test, printOf(stands));
+        }
+    };
+    const takeBack = (step: Step) => send({ kind: 'done', payload: { changes: [back(step)] } }, setRefusal);
+    const begin = (id: string) => {
+        setPlan(null);
+        setSeries(id);
+        setAnother(null);
+        setPane('map');
     };
     const find = (wanted: Selection) => {
         setSelected(wanted);
-        requestAnimationFrame(() => scroller.current?.querySelector('[aria-pressed="true"]')?.scrollIntoView({ block: 'center', inline: 'center' }));
+        setPane('map');
     };
+    const select = (wanted: Selection) => {
+        setSelected(wanted);
+        const stop = wanted.kind === 'stop' ? stopOf(map.data, wanted.id) : undefined;
+        // A plug-in tester has one way to go in: a tap on the point plugs it.
+        if (stop && !member && instrument.slug === 'plug-in-tester' && isHand) {
+            const outlet = plugged(stop, leads);
+            change(outlet === null ? { terminals: [] } : { terminals: outlet });
+        }
+    };
+    const here = whereIs(map.data, selected);
     const places = looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? [];
     // A cause that could be nearly anywhere marks nothing: marks everywhere say no more than none.
-    const suspectedPlaces = new Set(places.length <= 8 ? places : []);
+    const suspected = new Set(places.length <= 8 ? places : []);
     const device = instrument.acts && setUp.around.length > 0 ? [clampWords(map.data, setUp.around)] : [];
     const words = leads.length === 0 ? (setUp.around.length === 0 ? [] : [clampWords(map.data, setUp.around)]) : leads.flatMap((lead, at) => (setUp.terminals[at] ? [`${lead} on ${names.get(setUp.terminals[at]) ?? setUp.terminals[at]}`] : [])).concat(device);
-    const probes = leads.length === 0 ? [] : leads.flatMap((lead, at) => (setUp.terminals[at] ? [{ lead, terminal: setUp.terminals[at] }] : []));
-    const shown = (which: Pane) => (pane === which ? '' : 'max-lg:hidden');
+    const probes = leads.length === 0 || (plan !== null && run === null) ? [] : leads.flatMap((lead, at) => (setUp.terminals[at] ? [{ lead, terminal: setUp.terminals[at] }] : []));
+    const shown = (which: Pane) => (pane === which ? '' : 'compact:hidden');
+    const hand: InHand = { instrument, connection, words, title: test?.words ?? instrument.words, test: test?.id ?? null, hazard: test?.hazard ?? '', forced: setUp.forced, onForced: (forced) => change({ forced }) };
+    const panel = map.data && <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setAnother(say('trace.two-states', { name }))} callId={callId} isFixed={member !== null || !inHand} reach={reach.data?.shown as Record<string, string> | undefined} />;
+    const progress = series !== '' ? null : !hasHouse ? <p className="py-2">{say('trace.no-house-dock')}</p> : next.data === undefined ? <Working what={say('work.next')} progress={planned} /> : next.isStale || next.isFetching ? <p className="text-sm text-soft" role="status">{planned && planned.ahead > 0 && !planned.isRunning ? `${say('work.ahead', { what: say('work.next'), count: planned.ahead })} …` : say('trace.weighing')}</p> : null;
 
     return (
-        <main className="lg:grid lg:h-[calc(100dvh-6.6rem)] lg:grid-cols-[minmax(0,1fr)_23rem] lg:grid-rows-[minmax(0,1fr)]">
-            <div role="tablist" aria-label="What to look at" className="grid grid-cols-3 border-b border-line lg:hidden">
-                {(['map', 'causes', 'readings'] as const).map((each) => (
-                    <button key={each} type="button" role="tab" aria-selected={pane === each} className={`min-h-11 ${pane === each ? 'border-b-4 border-ink font-bold' : ''}`} onClick={() => setPane(each)}>
-                        {each === 'map' ? 'Map' : each === 'causes' ? 'Causes' : 'Readings'}
+        <>
+            <HouseStrip detail={detail} className="low:hidden">
+                {map.data && (
+                    <button type="button" className="flex shrink-0 items-center border-l border-line px-3 font-bold underline underline-offset-4" onClick={() => setStateOpen(true)}>
+                        {say('strip.switch')}
+                        <Key of="S" />
                     </button>
-                ))}
-            </div>
-            <div className={`min-w-0 lg:flex lg:min-h-0 lg:flex-col lg:overflow-y-auto ${shown('map')}`}>
-                <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} onRun={() => setChoosing('')} onState={() => setStateOpen(true)} />
-                <div ref={scroller} className="overflow-auto max-lg:max-h-[34dvh] lg:min-h-48 lg:min-h-0 lg:flex-1" tabIndex={0} aria-label="Line map, scrollable" role="region">
-                    <LineMap map={map.data} probes={probes} loop={loop} suspected={suspectedPlaces} proved={proved} selected={selected} onSelect={setSelected} onSwitch={(part, position) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } })} zoom={zoom} />
+                )}
+            </HouseStrip>
+            <main className="flex min-h-0 flex-1 flex-col wide:grid wide:grid-cols-[minmax(0,868fr)_minmax(0,412fr)] wide:grid-rows-[minmax(0,1fr)_auto]">
+                <div role="tablist" aria-label={say('trace.panes')} className="grid shrink-0 grid-cols-3 border-b border-line wide:hidden low:grid-cols-4">
+                    {(['map', 'causes', 'readings'] as const).map((each) => (
+                        <button key={each} type="button" role="tab" aria-selected={pane === each} className={`min-h-11 low:min-h-8 ${pane === each ? 'border-b-4 border-ink font-bold' : ''}`} onClick={() => setPane(each)}>
+                            {each === 'causes' && ranking.data?.suspects[0] && pane !== 'causes' ? `${ranking.data.suspects[0].shown} · ${say('trace.pane.causes')}` : say(`trace.pane.${each}`)}
+                        </button>
+                    ))}
+                    {map.data && (
+                        <button type="button" className="hidden min-h-8 underline underline-offset-4 low:block" onClick={() => setStateOpen(true)}>
+                            {say('strip.switch')}
+                        </button>
+                    )}
                 </div>
-                <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setChoosing(`two states ${name}`)} callId={callId} isFixed={member !== null} reach={reach.data?.shown as Record<string, string> | undefined} />
-                {run && <RunStrip run={run} at={running.at} taken={running.taken} need={running.need} callId={callId} onGo={running.go} onSetUp={setUpTest} onEnd={end} />}
-                {may('measure') && <Meter
-                    callId={callId}
-                    instruments={instruments.data ?? []}
-                    instrument={instrument}
-                    onInstrument={(slug) => change({ instrument: slug })}
-                    connection={connection}
-                    words={words}
-                    prediction={prediction}
-                    readings={detail.readings}
-                    state={state}
-                    test={test}
-                    after={after}
-                    onStored={running.stored}
-                    onLift={() => change({ terminals: [], around: [] })}
-                    known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined}
-                    run={member ? { where: member.words, isReady: running.isReady } : null}
-                    forced={setUp.forced}
-                    onForced={(forced) => change({ forced })}
-                />}
-            </div>
-            <div className="space-y-5 border-ink p-4 lg:overflow-y-auto lg:border-l">
-                <div className={`space-y-5 ${shown('causes')}`}>
-                    <Refused error={refusal ?? observe.error ?? ranking.error ?? next.error} />
-                    <Contradictions odd={odd.data ?? []} />
-                    {series !== '' ? <p className="border-l-4 border-line pl-3 text-soft">In a run. The next test is weighed when it ends.</p> : next.data ? <NextTest next={next.data} callId={callId} busy={observe.isPending} onSetUp={(asked, forced = []) => setUpTest({ ...asked, forced })} /> : <Working what={say('work.next')} progress={planned} />}
-                    {series === '' && next.data && next.isStale && <p className="text-sm text-soft" role="status">{isAboutToRead ? 'Weighed again once this is read.' : planned && planned.ahead > 0 && !planned.isRunning ? `${say('work.ahead', { what: say('work.next'), count: planned.ahead })} …` : 'Weighing again …'}</p>}
-                    <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
-                    {ranked && <Working what={say('work.ranking')} progress={ranked} />}
-                    {ranking.data ? <Suspects ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} /> : !ranked && <Waiting what="Ranking the causes" />}
-                    <Findings words={map.data.findings} />
+                <div className={`flex min-h-0 min-w-0 flex-1 flex-col compact:min-h-28 tiny:min-h-60 wide:border-r wide:border-ink ${shown('map')}`}>
+                    {map.data ? (
+                        <>
+                            <div className={inHand || plan !== null ? 'compact:hidden' : ''}>
+                                <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} />
+                            </div>
+                            <LineMap map={map.data} run={run} at={running.at} onGo={running.go} plan={plan} state={standing} probes={probes} loop={loop} suspected={suspected} proved={proved} selected={selected} readings={detail.readings} causes={ranking.data?.suspects.slice(0, 3).flatMap((suspect) => suspect.places) ?? []} onSelect={select} onSwitch={(part, position) => send({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } }, setRefusal)} zoom={zoom} />
+                            <div className={`shrink-0 wide:border-t wide:border-line wide:px-4 wide:py-1 ${selected === null ? 'hidden' : inHand && plan === null && run === null ? 'wide:hidden' : ''}`}>{panel}</div>
+                        </>
+                    ) : (
+                        <p className="p-4">
+                            {say('trace.no-house')}{' '}
+                            <Link className="inline-flex min-h-11 items-center underline underline-offset-4" to={`/calls/${callId}/survey`}>
+                                {say('trace.survey')}
+                            </Link>
+                        </p>
+                    )}
                 </div>
-                <div className={shown('readings')}>
-                    <Readings
-                        callId={callId}
-                        readings={detail.readings}
-                        here={connection}
-                        onAgain={({ instrument: slug, terminals, around }) => {
-                            change({ instrument: slug, terminals, around });
-                            setPane('map');
-                        }}
-                    />
-                    <Agreements callId={callId} readings={detail.readings.length} isRanked={isRanked} />
-                    <div className="mt-5">
-                        <Ledger detail={detail} />
+                <div className={`min-h-0 overflow-y-auto px-4 pt-2 pb-4 compact:flex-1 ${pane === 'map' ? 'compact:hidden' : ''}`}>
+                    <div className={shown('causes')} data-ranking>
+                        <Refused error={refusal ?? ranking.error ?? next.error} />
+                        <Contradictions odd={odd.data ?? []} />
+                        {series === '' && <Advice detail={detail} next={next.data} />}
+                        {ranking.data ? (
+                            <Ranked ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} status={<Weighed progress={ranked} isWaiting={ranking.isFetching} />} />
+                        ) : (
+                            hasHouse && (ranked ? <Working what={say('work.ranking')} progress={ranked} /> : <Waiting what={say('trace.ranking')} />)
+                        )}
+                        <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
+                        {map.data && <Findings words={map.data.findings} />}
+                    </div>
+                    <div className={`wide:mt-4 ${shown('readings')}`}>
+                        <Readings
+                            callId={callId}
+                            readings={detail.readings}
+                            here={connection}
+                            onAgain={({ instrument: slug, terminals, around }) => {
+                                setSeries('');
+                                setPlan(null);
+                                setHand(true);
+                                change({ instrument: slug, terminals, around });
+                                setPane('map');
+                            }}
+                        />
+                        <Agreements callId={callId} readings={detail.readings.length} isRanked={isRanked} />
                     </div>
                 </div>
-            </div>
-            {choosing !== null && <ChooseRun callId={callId} wanted={choosing} onChoose={begin} onClose={() => setChoosing(null)} />}
-            {stateOpen && <StatePanel map={map.data} callId={callId} onClose={() => setStateOpen(false)} />}
-            {parting && (
-                <Modal open onClose={() => setParting(null)} title="Before you lift">
-                    <Part
-                        callId={callId}
-                        changes={parting.changes}
-                        onParted={() => {
-                            setUpTest({ ...parting, changes: [] });
-                            setParting(null);
-                        }}
-                        onClose={() => setParting(null)}
+                {!may('measure') ? null : plan !== null ? (
+                    <Prepare detail={detail} plan={plan} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={() => ready({ ...plan.test, id: plan.leftOut.length === 0 ? plan.test.id : '' }, state)} onOther={over} />
+                ) : run && member ? (
+                    <InRun
+                        detail={detail}
+                        running={running}
+                        run={run}
+                        member={member}
+                        instrument={instrument}
+                        state={state}
+                        after={known}
+                        forced={setUp.forced}
+                        onForced={(forced) => change({ forced })}
+                        typing={typing}
+                        onTyping={setTyping}
+                        onEnd={over}
+                        expected={connection && <Expected prediction={prediction} known={member.expected} glance={glance} trap={instrument.trap} />}
+                        isTouch={isTouch}
+                        isLarge={large !== ''}
+                        onLarge={() => setLarge(large === '' ? 'large' : '')}
                     />
-                </Modal>
-            )}
-            {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
-        </main>
+                ) : inHand || !hasHouse ? (
+                    <Enter
+                        detail={detail}
+                        hand={hand}
+                        instruments={instruments.data ?? []}
+                        onInstrument={(slug) => change({ instrument: slug })}
+                        prediction={prediction}
+                        glance={() => glance}
+                        state={state}
+                        after={known}
+                        typing={typing}
+                        onTyping={setTyping}
+                        leads={panel}
+                        onOver={over}
+                        onLift={lift}
+                        isTouch={isTouch}
+                        isLarge={large !== ''}
+                        onLarge={() => setLarge(large === '' ? 'large' : '')}
+                        known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined}
+                        onStored={() => undefined}
+                    />
+                ) : (
+                    <Choose detail={detail} next={next.data} progress={progress} onSetUp={(asked, forced) => take(forced ? { ...asked, forced } : { ...asked, forced: [] })} onOther={() => setAnother('')} />
+                )}
+                {another !== null && hasHouse && (
+                    <Another
+                        callId={callId}
+                        here={here}
+                        wanted={another}
+                        practice={practice}
+                        onTest={chosen}
+                        onRun={begin}
+                        onHand={() => {
+                            setAnother(null);
+                            setHand(true);
+                        }}
+                        onClose={() => setAnother(null)}
+                    />
+                )}
+                {stateOpen && map.data && <StatePanel map={map.data} callId={callId} onClose={() => setStateOpen(false)} />}
+                {accepting && <AcceptCause suspect={accepting} callId={callId} onClose={() => setAccepting(null)} />}
+            </main>
+        </>
     );
+}
+
+/** That a reading is still being weighed; a quick answer needs no word. */
+function Weighed({ progress, isWaiting }: { progress: ReturnType<typeof useJob>; isWaiting: boolean }) {
+    const rested = useQuiet(String(isWaiting), 400);
+    if (progress !== null) {
+        return <Working what={say('work.ranking')} progress={progress} />;
+    }
+    return isWaiting && rested ? (
+        <p role="status" className="text-sm text-soft">
+            {say('trace.go-on')}
+        </p>
+    ) : null;
+}
+
+/** What the tester is connected to; null while a lead is missing. */
+function connect(instrument: Schemas['InstrumentView'], put: string[], around: string[], isPlaced: (terminal: string) => boolean): Connection | null {
+    if (instrument.leads.length === 0) {
+        return around.length === 0 ? null : { terminals: [], around };
+    }
+    const terminals = put.slice(0, instrument.leads.length).filter(isPlaced);
+    if (terminals.length !== instrument.leads.length) {
+        return null;
+    }
+    return instrument.acts ? (around.length > 0 ? { terminals, around } : null) : { terminals, around: [] };
 }
 
 function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string> {
@@ -294,7 +400,34 @@ function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string>
     return new Map(all.map((terminal) => [terminal.id, terminal.name]));
 }
 
-function clampWords(map: Schemas['MapView'], around: string[]): string {
+function clampWords(map: Schemas['MapView'] | undefined, around: string[]): string {
     const key = around.join(' ');
-    return [...map.deviceClamps, ...map.watches, ...map.ways.flatMap((way) => way.clamps)].find((clamp) => clamp.around.join(' ') === key)?.words ?? 'these conductors';
+    return [...(map?.deviceClamps ?? []), ...(map?.watches ?? []), ...(map?.ways.flatMap((way) => way.clamps) ?? [])].find((clamp) => clamp.around.join(' ') === key)?.words ?? say('trace.these');
+}
+
+function stopOf(map: Schemas['MapView'] | undefined, part: string): Schemas['StopView'] | undefined {
+    return map?.ways.flatMap((way) => way.stops).find((stop) => stop.part === part);
+}
+
+/** The terminals of the first outlet that takes every pin of the tester; null where there is none. */
+function plugged(stop: Schemas['StopView'], pins: string[]): string[] | null {
+    const outlets = new Map<string, Map<string, string>>();
+    for (const terminal of stop.terminals.filter((each) => each.access === 'front')) {
+        const outlet = terminal.key.replace(/-?[A-Z]$/, '');
+        outlets.set(outlet, (outlets.get(outlet) ?? new Map<string, string>()).set(terminal.role, terminal.id));
+    }
+    for (const outlet of outlets.values()) {
+        const found = pins.map((pin) => outlet.get(pin));
+        if (found.every((each) => each !== undefined)) {
+            return found;
+        }
+    }
+    return null;
+}
+
+/** The point that is chosen on the map, and its circuit. */
+function whereIs(map: Schemas['MapView'] | undefined, selected: Selection | null): { part: string; name: string; circuit: string; way: string } | null {
+    const way = map?.ways.find((each) => (selected?.kind === 'way' ? each.circuit === selected.id : each.stops.some((stop) => stop.part === selected?.id)));
+    const stop = way?.stops.find((each) => selected?.kind === 'stop' && each.part === selected.id);
+    return way ? { part: stop?.part ?? way.device, name: stop?.name ?? way.name, circuit: way.circuit, way: way.name } : null;
 }

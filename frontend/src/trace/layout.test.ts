@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { offset, place, ringBack, short, strand } from './layout';
+import { offset, place, ringBack, short, size, spacing, strand } from './layout';
 
 function way(over: Partial<Schemas['WayView']>): Schemas['WayView'] {
     return { circuit: 'c', name: 'C', device: 'w', rating: 'B6', group: null, groupName: '', on: true, terminals: [], stops: [], returns: [], ring: false, clamps: [], controls: [], ...over };
@@ -19,9 +19,16 @@ describe('place', () => {
         expect(placed.height).toBeGreaterThan((b?.y ?? 0) + 30);
     });
 
-    it('names a group once, at its first way, and never for a device of the way itself', () => {
-        const placed = place([way({ group: 'r', groupName: 'Device R' }), way({ group: 'r', groupName: 'Device R' }), way({ device: 'w3', group: 'w3', groupName: 'Way 3' })]);
-        expect(placed.ways.map((each) => each.heading)).toEqual(['Device R', null, null]);
+    it('leaves room over a line, and puts stops closer where there are many', () => {
+        const stops = Array.from({ length: 9 }, (_, at) => stop(`s${at}`, at, 0, at === 0 ? null : `s${at - 1}`));
+        const [plain, above] = [place([way({ stops })]), place([way({ stops })], spacing(stops), 130)];
+        expect((above.ways[0]?.y ?? 0) - (plain.ways[0]?.y ?? 0)).toBe(130);
+        expect(above.height - plain.height).toBe(130);
+        expect(spacing(stops.slice(0, 6))).toBe(size.column);
+        expect(spacing(stops.slice(0, 8))).toBeLessThan(size.column);
+        expect(spacing(stops)).toBeLessThan(spacing(stops.slice(0, 8)));
+        // Eight of them fit beside the board on a desk.
+        expect(place([way({ stops: stops.slice(0, 8) })], spacing(stops.slice(0, 8))).width).toBeLessThanOrEqual(868);
     });
 
     it('leads a branch down from its stop and the main line straight on', () => {

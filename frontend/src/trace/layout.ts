@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 type Way = Schemas['WayView'];
 
 /** Sizes of the line map, px. */
-export const size = { board: 168, left: 26, column: 94, row: 62, box: 30, boxHeight: 36, spread: 8, gap: 10, heading: 30, returnDrop: 12 };
+export const size = { board: 168, left: 26, column: 94, row: 62, box: 30, boxHeight: 36, spread: 8, gap: 10, returnDrop: 12 };
 
 export interface Spot {
     x: number;
@@ -23,8 +23,6 @@ export interface PlacedWay {
     top: number;
     height: number;
     stops: PlacedStop[];
-    /** The group's name when this way is its first. */
-    heading: string | null;
 }
 
 export interface Placed {
@@ -35,26 +33,32 @@ export interface Placed {
 
 const edge = size.left + size.board;
 
-/** The map drawn from the house: ways in physical order, stops in wired order, branches on rows of their own. */
-export function place(ways: Way[]): Placed {
+/** How far stops stand apart: what fits a desk up to eight of them, closer up to eleven. */
+export function spacing(stops: Way['stops']): number {
+    const columns = 1 + Math.max(0, ...stops.map((stop) => stop.column));
+    return columns <= 6 ? size.column : columns <= 8 ? 74 : 60;
+}
+
+/**
+ * The map drawn from the house: ways in physical order, stops in wired order, branches on rows of their own.
+ *
+ * @param column how far stops stand apart, px
+ * @param above  room to be left over a line, px
+ */
+export function place(ways: Way[], column: number = size.column, above = 0): Placed {
     let top = 8;
     let width = edge + 200;
-    let group: string | null = null;
     const placed = ways.map((way): PlacedWay => {
-        // A way with a residual device of its own is its own group and needs no heading.
-        const heading = way.group !== null && way.group !== way.device && way.group !== group ? way.groupName : null;
-        group = way.group;
-        top += heading === null ? 0 : size.heading;
         const rows = 1 + Math.max(0, ...way.stops.map((stop) => stop.row));
-        const height = rows * size.row + (way.ring ? size.returnDrop : 0) + (rows > 1 ? 10 : 0) + size.gap;
-        const y = top + 42;
-        const at = new Map(way.stops.map((stop) => [stop.part, { x: edge + 58 + stop.column * size.column, y: y + stop.row * size.row }]));
+        const height = above + rows * size.row + (way.ring ? size.returnDrop : 0) + (rows > 1 ? 10 : 0) + size.gap;
+        const y = top + above + 42;
+        const at = new Map(way.stops.map((stop) => [stop.part, { x: edge + 58 + stop.column * column, y: y + stop.row * size.row }]));
         const stops = way.stops.map((stop): PlacedStop => {
             const spot = at.get(stop.part) ?? { x: edge, y };
             width = Math.max(width, spot.x + 80);
             return { stop, ...spot, from: (stop.after === null ? undefined : at.get(stop.after)) ?? { x: edge, y } };
         });
-        const own = { way, y, top, height, stops, heading };
+        const own = { way, y, top, height, stops };
         top += height;
         return own;
     });

@@ -24,6 +24,8 @@ export interface Running {
     need: 'nothing' | 'changes' | 'unknown';
     /** Whether the member can be read now: the house is as it asks. */
     isReady: boolean;
+    /** Whether every member is read, and nobody has gone back to one. */
+    isOver: boolean;
     go: (at: number) => void;
     /** Its preparation was confirmed; the house stands so from now on. */
     prepared: (state: string) => void;
@@ -42,9 +44,11 @@ interface Course {
     opened: { member: string; state: string } | null;
     /** Members read on this device. */
     read: string[];
+    /** Whether the last of them was the last that was open. */
+    isOver: boolean;
 }
 
-const begun = (series: string): Course => ({ series, at: null, prepared: null, opened: null, read: [] });
+const begun = (series: string): Course => ({ series, at: null, prepared: null, opened: null, read: [], isOver: false });
 
 /** A run of readings as it goes: which member is in hand, and whether the house is ready for it. */
 export function useRunning({ callId, series, state, hash, isSettled, refused }: Now): Running {
@@ -71,14 +75,15 @@ export function useRunning({ callId, series, state, hash, isSettled, refused }: 
         taken,
         need: isReady ? 'nothing' : wants,
         isReady,
-        go: (to) => set({ at: to }),
+        isOver: course.isOver || (course.at === null && run !== null && nextOpen(run.members, -1, taken) === -1),
+        go: (to) => set({ at: to, isOver: false }),
         prepared: (stands) => member && run && set({ at, prepared: { from: run.stateHash, print: stands, changes: member.changes }, opened: { member: member.id, state: stands } }),
         undo: () => set({ prepared: null, opened: null }),
         stored: () => {
             if (member && run) {
                 const read = [...course.read.filter((id) => id !== member.id), member.id];
                 const next = nextOpen(run.members, at, new Set([...taken, member.id]));
-                set({ read, at: next === -1 ? at : next });
+                set({ read, at: next === -1 ? at : next, isOver: next === -1 });
             }
         },
     };

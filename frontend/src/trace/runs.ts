@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, got, type Schemas } from '../api/client';
+import type { Practice } from '../api/hooks';
 
 type Member = Schemas['SeriesMemberView'];
 type Change = Pick<Schemas['LedgerEntry'], 'operation' | 'subject' | 'value'>;
@@ -13,6 +14,23 @@ export function useReach(callId: string, instrument: string, held: string | unde
         retry: false,
         staleTime: Infinity,
     });
+}
+
+export type Where = 'point' | 'circuit' | 'board' | 'any';
+
+/** Tests at a place, or of a name; those that tell most a minute come first. */
+export function useTests(callId: string, query: { where: Where; on: string; search: string } & Practice) {
+    return useQuery({
+        queryKey: ['call', callId, 'tests', query],
+        queryFn: () => got(api.GET('/api/calls/{id}/tests', { params: { path: { id: callId }, query } })),
+        placeholderData: keepPreviousData,
+        retry: false,
+    });
+}
+
+/** One test with what has to be done first; asked for when it is chosen. */
+export function fetchTest(callId: string, test: string): Promise<Schemas['NextTestView']> {
+    return got(api.GET('/api/calls/{id}/test', { params: { path: { id: callId }, query: { test } } }));
 }
 
 export function useRuns(callId: string, enabled: boolean) {

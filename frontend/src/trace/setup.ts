@@ -8,7 +8,7 @@ export interface SetUp {
     /** What is done meanwhile to bring out what comes and goes; it stays for the next reading. */
     forced: string[];
     /** The test of the catalogue that it was set up for, and the state of the house then; null once tester or leads were chosen by hand. */
-    test: { id: string; state: string } | null;
+    test: { id: string; state: string; words: string; hazard: string } | null;
 }
 
 const EMPTY: SetUp = { instrument: 'plug-in-tester', terminals: [], around: [], forced: [], test: null };
