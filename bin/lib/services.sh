@@ -7,9 +7,29 @@ WORKERS=${YP_WORKERS:-4}
 ranks() { [ "${1#worker-}" -le $(((WORKERS + 1) / 2)) ]; }
 queues_of() { if ranks "$1"; then printf 'ranking'; else printf 'next'; fi; }
 
-# Tests are weighed with what nobody else wants of the processor.
-niceness_of() { if ranks "$1"; then printf 2; else printf 19; fi; }
+# What answers a request comes before all that computes, rankings before tests, which are weighed with what nobody else wants.
+niceness_of() {
+    case $1 in
+        mariadb | fpm | nginx) printf -- -4 ;;
+        worker-*) if ranks "$1"; then printf 2; else printf 19; fi ;;
+        keeper) printf 10 ;;
+    esac
+}
 
+# Where Linux shares the processor by session first (autogroup), niceness counts only within one, and each service is a session of
+# its own: then the session has the niceness too. Below 0 is for root alone.
+weigh() {
+    local name=$1 pid session tries=0 nice
+    [ "$(cat /proc/sys/kernel/sched_autogroup_enabled 2>/dev/null)" = 1 ] || return 0
+    pid=$(cat "$VAR/run/$name.pgid")
+    nice=$(niceness_of "$name")
+    while [ $((tries += 1)) -le 40 ]; do
+        session=$(cut -d' ' -f6 "/proc/$pid/stat" 2>/dev/null) || return 0
+        [ "$session" = "$pid" ] && printf '%s' "$nice" 2>/dev/null >"/proc/$pid/autogroup" && return 0
+        sleep 0.05
+    done 2>/dev/null
+    return 0
+}
 
 # In the order they are started.
 services() {
@@ -21,12 +41,17 @@ services() {
 
 # Starts it, and answers when it is ready.
 run_service() {
+    start_service "$1" || return 1
+    weigh "$1"
+}
+
+start_service() {
     case $1 in
         mariadb) run_mariadb && wait_for mariadb db_answers ;;
         fpm) run_fpm && wait_for fpm fpm_answers ;;
         nginx) run_nginx && wait_for nginx port_taken "$PORT" ;;
         worker-*) YP_WORKER=$1 group "$1" nice -n "$(niceness_of "$1")" php$PHP_VERSION "$PROJECT/bin/console" --no-interaction messenger:consume $(queues_of "$1") --sleep=0.05 --time-limit=3600 --memory-limit=400M --quiet ;;
-        keeper) group keeper nice -n 10 php$PHP_VERSION "$PROJECT/bin/console" --no-interaction keep --quiet ;;
+        keeper) group keeper nice -n "$(niceness_of keeper)" php$PHP_VERSION "$PROJECT/bin/console" --no-interaction keep --quiet ;;
     esac
 }
 
@@ -39,13 +64,12 @@ mark_of() {
     esac
 }
 
-# What answers a request comes before all that computes; only root may say so.
+# A niceness below 0 is for root alone to say.
 first_or_not() {
-    local name=$1
+    local name=$1 nice
     shift
-    case $name in
-        mariadb | fpm | nginx) [ "$(id -u)" -eq 0 ] && nice -n -4 true 2>/dev/null && set -- nice -n -4 "$@" ;;
-    esac
+    nice=$(niceness_of "$name")
+    [ "$nice" -ge 0 ] || ! nice -n "$nice" true 2>/dev/null || set -- nice -n "$nice" "$@"
     exec "$@"
 }
 

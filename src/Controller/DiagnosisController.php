@@ -19,6 +19,7 @@ use App\Call\CallStore;
 use App\Call\Diagnosis;
 use App\Call\DiagnosisViews;
 use App\Call\Journal;
+use App\Call\MapDrawing;
 use App\Call\MapViews;
 use App\Call\OutcomeViews;
 use App\Call\Ranked;
@@ -56,7 +57,7 @@ final readonly class DiagnosisController
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private CallStore $calls, private Ranked $ranked, private Diagnosis $diagnosis, private DiagnosisViews $views, private Say $say)
+    public function __construct(private CallStore $calls, private Ranked $ranked, private Diagnosis $diagnosis, private DiagnosisViews $views, private MapViews $maps, private TradeData $trade, private Say $say)
     {
     }
 
@@ -151,12 +152,23 @@ final readonly class DiagnosisController
 
     #[Route('/api/calls/{id}/map', methods: ['GET'])]
     #[OA\Get(path: '/api/calls/{id}/map', operationId: 'map', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The house as a line map', content: new OA\JsonContent(ref: MapView::class)), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
-    public function map(string $id, #[CurrentUser] User $user, MapViews $maps, TradeData $trade): JsonResponse
+    public function map(string $id, #[CurrentUser] User $user): JsonResponse
+    {
+        return Answer::of($this->lineMap($user, $id));
+    }
+
+    #[Route('/api/calls/{id}/map.svg', methods: ['GET'])]
+    #[OA\Get(path: '/api/calls/{id}/map.svg', operationId: 'mapDrawing', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'The line map to print: every circuit open, plain shapes and text', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string'))), new OA\Response(response: 409, ref: '#/components/responses/Problem')])]
+    public function drawing(string $id, #[CurrentUser] User $user): Response
+    {
+        return new Response(MapDrawing::of($this->lineMap($user, $id)), Response::HTTP_OK, ['Content-Type' => 'image/svg+xml; charset=utf-8', 'Content-Disposition' => 'inline; filename="line-map.svg"']);
+    }
+
+    private function lineMap(User $user, string $id): MapView
     {
         [$call, $journal, $house] = $this->open($user, $id);
-        $ranking = $this->ranked->ranking($call, $journal);
 
-        return Answer::of($maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal, $ranking, $trade->ruleSet($house->ruleSet)));
+        return $this->maps->map((string) $call->house?->id->toRfc4122(), (int) $call->house?->version, $house, $journal, $this->ranked->ranking($call, $journal), $this->trade->ruleSet($house->ruleSet));
     }
 
     /** @return list<Condition> */

@@ -63,6 +63,7 @@ final class AccessTest extends ApiTestCase
         'GET /api/calls/{id}/test' => self::EVERYBODY,
         'POST /api/calls/{id}/preparations' => self::MEASURING,
         'GET /api/calls/{id}/map' => self::EVERYBODY,
+        'GET /api/calls/{id}/map.svg' => self::EVERYBODY,
         'GET /api/calls/{id}/reach' => self::EVERYBODY,
         'GET /api/calls/{id}/runs' => self::EVERYBODY,
         'GET /api/calls/{id}/run' => self::EVERYBODY,

@@ -21,7 +21,7 @@ export async function pickHouse(page: Page, words: string): Promise<void> {
 
 /** The probability in front of a named cause, in percent; 0 when it is not in the list. */
 export async function percentOf(page: Page, cause: RegExp): Promise<number> {
-    const line = page.getByRole('region', { name: 'What still fits' }).getByRole('button', { name: cause }).first();
+    const line = page.getByRole('region', { name: 'What fits' }).getByRole('listitem').filter({ hasText: cause }).first();
     const text = (await line.count()) === 0 ? '0' : await line.innerText();
     return Number(text.replace(/[<>]/g, '').match(/\d+/)?.[0] ?? 0);
 }
@@ -41,5 +41,31 @@ export async function takeSteps(page: Page, from: number, to: number): Promise<v
     for (let step = from; step <= to; ++step) {
         await page.getByRole('button', { name: 'Done', exact: true }).first().click();
         await expect(page.getByRole('listitem').filter({ hasText: /^\d/ }).nth(step - 1)).toContainText('by Ines Corran');
+    }
+}
+
+/** Takes a tester in hand, to put its leads by hand. */
+export async function hand(page: Page, tester: string): Promise<void> {
+    const dock = page.getByRole('region', { name: 'What to do' });
+    const reading = dock.getByRole('form', { name: 'Reading' });
+    await expect(dock).toBeVisible();
+    if ((await reading.count()) === 0) {
+        await dock.getByRole('button', { name: /^Another test/ }).first().click();
+        await page.getByRole('button', { name: 'Choose tester and leads yourself' }).click();
+    }
+    await reading.getByRole('button').first().click();
+    await page.getByRole('radio', { name: tester, exact: true }).click();
+}
+
+/** Goes to a stage of the call: by its link, or by the list where there is no room for links. */
+export async function goTo(page: Page, name: RegExp): Promise<void> {
+    const stages = page.getByRole('navigation', { name: 'Stages of the call' });
+    await expect(stages).toBeVisible();
+    const link = stages.getByRole('link', { name });
+    if (await link.isVisible()) {
+        await link.click();
+    } else {
+        await stages.getByRole('button').click();
+        await page.getByRole('menuitem', { name }).click();
     }
 }

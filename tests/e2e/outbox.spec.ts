@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { login, openCall } from './app';
+import { hand, login, openCall } from './app';
 
 const entry = (id: number, text: string) => ({
     id: `01a2304a-0000-7000-8000-${String(id).padStart(12, '0')}`,
@@ -76,7 +76,7 @@ test('what the server refused stays in a list with its reason, is put right, and
     await login(page);
     await openCall(page, '5 Tansy Row', 'It smells.');
     await page.getByRole('link', { name: /Trace/ }).click();
-    await page.getByRole('radio', { name: 'Clamp' }).click();
+    await hand(page, 'Leakage clamp');
     await page.getByLabel('The point is not on the map').check();
     await page.getByLabel('Where, in words').fill('at the cooker');
     await page.getByLabel('What it shows').fill('0R83');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { login, openCall, pick } from './app';
+import { goTo, hand, login, openCall, pick } from './app';
 
 async function enter(page: Page, email: string, password = 'two-probes'): Promise<void> {
     await page.goto('/');
@@ -69,7 +69,7 @@ test('somebody is invited, chooses a password by the link in the mail, and is le
 test('a trainee does no live step alone; the electrician confirms with their own password', async ({ page }) => {
     await enter(page, 'rafe@brindle.example');
     await openCall(page, '6 Tansy Row', 'A socket is dead.');
-    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Trace/ }).click();
+    await goTo(page, /Trace/);
     await expect(page.getByText('Live steps need an electrician beside you.')).toBeVisible();
     const read = async () => {
         await page.getByRole('checkbox', { name: 'The point is not on the map' }).check();
@@ -77,7 +77,7 @@ test('a trainee does no live step alone; the electrician confirms with their own
         await page.getByLabel('What it shows').fill('230');
         await page.getByRole('button', { name: 'Store', exact: true }).click();
     };
-    await page.getByRole('radio', { name: 'Volts' }).click();
+    await hand(page, 'Voltmeter');
     await read();
     await expect(page.getByText('1 entry waits for that.')).toBeVisible();
     await page.getByRole('button', { name: 'Have them confirm' }).click();
@@ -89,7 +89,7 @@ test('a trainee does no live step alone; the electrician confirms with their own
     await page.getByRole('button', { name: 'I stand beside Rafe Tolland' }).click();
     await expect(page.getByText(/Tam Weller stands beside you until/)).toBeVisible();
     await expect(page.getByText('1 entry waits for that.')).toHaveCount(0);
-    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(page.getByText('at the socket by the door').first()).toBeVisible();
     await expect(page.getByText('Tam Weller stands beside Rafe Tolland at live steps')).toBeVisible();
     await expect(page.getByText('Your role accepts no cause and closes no call.')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { login, openCall, pick, pickHouse, takeSteps } from './app';
+import { goTo, hand, login, openCall, pick, pickHouse, takeSteps } from './app';
 
 async function openAt(page: Page, house: string, stage: RegExp, complaint: string, visit = ''): Promise<void> {
     await login(page);
@@ -76,7 +76,7 @@ test('a report-only visit closes with what is left unrepaired, and no danger is 
     await page.getByText('Danger present', { exact: true }).first().click();
     await page.getByRole('button', { name: /^Found/ }).click();
     await expect(page.getByRole('complementary')).toContainText('Danger present');
-    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     const close = page.getByRole('form', { name: 'Hand over and close' });
     await close.getByLabel('No danger is present now').check();
     await close.getByLabel('Who was told, and how').fill('Mr Amberley, in writing');
@@ -117,14 +117,14 @@ test('a call does not close while a link is fitted, nor while anything is lifted
 
     // Several joints lifted, a link fitted; the neutral is clamped before it is parted.
     await page.getByRole('link', { name: /Trace/ }).click();
-    await page.getByRole('button', { name: 'Switch, lift', exact: true }).click();
+    await page.getByRole('button', { name: 'Switch or lift' }).click();
     const neutral = page.getByRole('group', { name: /Lights, upper floor/ }).filter({ has: page.getByRole('button', { name: 'lifted' }) }).first();
     await neutral.getByRole('button', { name: 'lifted' }).click();
     await page.getByLabel('what the clamp shows around it').fill('0.00 A');
     await page.getByRole('button', { name: 'Clamped, and lifted' }).click();
     await expect(neutral.getByRole('button', { name: 'lifted' })).toHaveAttribute('aria-pressed', 'true');
     await page.keyboard.press('Escape');
-    await page.getByRole('radio', { name: 'Low ohms' }).click();
+    await hand(page, 'Low ohms');
     await page.getByRole('button', { name: /^Way: Lights, ground floor/ }).click();
     const leads = page.getByRole('button', { name: /^Lead / });
     await leads.nth(0).click();
@@ -148,7 +148,7 @@ test('a call does not close while a link is fitted, nor while anything is lifted
 
 test('a residual device is switched, opens by itself, and is reset', async ({ page }) => {
     await openAt(page, '4 Wicket Lane', /Trace/, 'Half the house goes off.');
-    await page.getByRole('button', { name: 'Switch, lift', exact: true }).click();
+    await page.getByRole('button', { name: 'Switch or lift' }).click();
     const device = page.getByRole('group', { name: 'Device A' });
     await device.getByRole('button', { name: 'off' }).click();
     await expect(device.getByRole('button', { name: 'off' })).toHaveAttribute('aria-pressed', 'true');
@@ -158,7 +158,7 @@ test('a residual device is switched, opens by itself, and is reset', async ({ pa
     await page.keyboard.press('Escape');
     // What is behind it is dead, as far as the causes allow; what is not stays live.
     await expect(page.getByRole('button', { name: /^Hall: L (expected dead|may be live)/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Switch, lift', exact: true }).click();
+    await page.getByRole('button', { name: 'Switch or lift' }).click();
     await device.getByRole('button', { name: 'on' }).click();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: /^Hall: L expected live/ })).toBeVisible();
@@ -182,7 +182,8 @@ test('the truth table of the board is walked and kept', async ({ page }) => {
 
 test('a step of switching on again that goes otherwise is said as it was', async ({ page }) => {
     await openAt(page, '4 Wicket Lane', /Make safe/, 'It went off with a bang.');
-    await page.getByRole('button', { name: 'Danger now: main off' }).click();
+    await page.getByRole('button', { name: 'Danger: main off' }).click();
+    await page.getByRole('button', { name: 'I have switched it off' }).click();
     const back = page.getByRole('region', { name: 'Switching on again' });
     await back.getByRole('button', { name: 'Not as expected' }).click();
     await back.getByLabel('What happened instead').fill('A bang at the board, and dark again.');
@@ -196,7 +197,7 @@ test('a step of switching on again that goes otherwise is said as it was', async
 test('a call without a house keeps its steps in words, and claims no proof', async ({ page }) => {
     await login(page);
     await openCall(page, '9 Sallow Court', 'The cellar lamp is dead.');
-    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: /Make safe/ }).click();
+    await goTo(page, /Make safe/);
     await takeSteps(page, 1, 2);
     await expect(page.getByRole('region', { name: 'Proofs' })).toContainText('Treat everything as live.');
 });

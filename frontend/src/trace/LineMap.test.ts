@@ -109,4 +109,41 @@ describe('LineMap', () => {
         expect(html).toContain('A circuit with a n…');
         expect(html).toContain('<title>A circuit with a name that is too long for its box, B16, on</title>');
     });
+
+    it('folds circuits that nobody works on to a line, and opens the one of what is chosen or likely', () => {
+        const data = map({});
+        const [first] = data.ways;
+        data.ways = ['c', 'd', 'e', 'f'].map((circuit) => ({ ...(first as MapData['ways'][number]), circuit, name: `Circuit ${circuit}`, device: `way-${circuit}`, stops: (first?.stops ?? []).map((stop) => ({ ...stop, part: `s-${circuit}`, place: `p-${circuit}`, name: `Point ${circuit}`, terminals: [terminal(`s-${circuit}`, 'L', 'L')] })) }));
+        const open = (html: string) => [...html.matchAll(/aria-label="Circuit Circuit (\w)"/g)].map((match) => match[1]);
+        expect(open(draw(data))).toEqual(['c']);
+        expect(open(draw(data, { causes: ['p-e', 'p-d'] }))).toEqual(['e']);
+        expect(open(draw(data, { selected: { kind: 'stop', id: 's-f' } }))).toEqual(['f']);
+        // Two stand open for what lies between two.
+        expect(open(draw(data, { selected: { kind: 'stop', id: 's-f' }, probes: [{ lead: 'A', terminal: 's-d.L' }] }))).toEqual(['d', 'f']);
+        const html = draw(data, { suspected: new Set(['p-e']) });
+        expect(html).toContain('aria-label="Way: Circuit d, B16, on"');
+        expect(html).toContain('aria-label="Point e: on a folded circuit, under suspicion"');
+    });
+
+    it('puts the readings of a run over their points, and the one that stands out by more than colour', () => {
+        const member = { id: 'm', words: 'Loop at Hall', place: 'Hall', instrument: 'loop', terminals: ['s.L'], around: [], changes: [], steps: [], expected: '0.30 Ω', raw: '0.86', fit: 'off', expectedAt: 0.3, readAt: 0.9, outlier: true, needsIsolation: false };
+        const html = draw(map({}), { run: { id: 'r', words: 'Loop', needs: '', cannotShow: '', hazard: '', members: [member], difference: null, stateHash: 'x' } });
+        expect(html).toContain('aria-label="Hall: 0.86, expected 0.30 Ω, stands out"');
+        expect(html).toMatch(/l8 8-8 8-8-8z/);
+        const apart = draw(map({}), { run: { id: 'r', words: 'Loop', needs: '', cannotShow: '', hazard: '', members: [{ ...member, terminals: ['elsewhere.L'], raw: null, readAt: null, outlier: false }], difference: null, stateHash: 'x' } });
+        expect(apart).toContain('aria-label="Readings beside what this house should read"');
+        expect(apart).toContain('aria-label="Hall: not taken, expected 0.30 Ω"');
+    });
+
+    it('numbers the steps that are to be done where the hand goes, the next one yellow', () => {
+        const step = { operation: 'set' as const, subject: 'way1', value: 'off', words: 'Switch it off', backOperation: 'set' as const, backValue: 'on', clampFirst: null };
+        const plan = { test: { id: 't', words: 'Loop', instrument: 'loop', terminals: [], around: [], hazard: '', needsIsolation: false, changes: [step, { ...step, operation: 'load' as const, subject: 's.front', value: 'out' }] }, run: '', leftOut: [] };
+        const html = draw(map({}), { plan });
+        expect(html.match(/fill-probe/g)).toHaveLength(1);
+        expect(html).toMatch(/>1<\/text>.*>2<\/text>/);
+        // Done, its number is gone and the next one is yellow.
+        const half = draw(map({}), { plan, state: { ...STATE, positions: { way1: 'off' } } });
+        expect(half).not.toMatch(/>1<\/text>/);
+        expect(half.match(/fill-probe/g)).toHaveLength(1);
+    });
 });

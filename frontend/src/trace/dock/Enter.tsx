@@ -62,7 +62,8 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
     const callId = detail.call.id;
     const { instrument, connection, words, title, test, hazard, forced, onForced } = hand;
     const [near, setNear] = useDraft(`${callId}.near`);
-    const [offMap, setOffMap] = useState(near !== '');
+    const hasHouse = detail.call.houseId !== null;
+    const [offMap, setOffMap] = useState(near !== '' || !hasHouse);
     const [choosing, setChoosing] = useState(false);
     const send = useSend(callId);
     const where = offMap ? near : words.join(', ');
@@ -74,7 +75,7 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
         onTyping,
         onStored: () => {
             setNear('');
-            setOffMap(false);
+            setOffMap(!hasHouse);
             onStored();
         },
         inRun: false,

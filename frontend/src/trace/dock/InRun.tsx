@@ -128,8 +128,8 @@ export function InRun({ detail, running, run, member, instrument, state, after, 
                         entering.store();
                     }}
                 >
-                    <p id="field-where" className="text-lg leading-tight font-bold break-words">
-                        {member.words} <span className="text-sm font-normal text-soft">{say('run.at', { at: running.at + 1, count: many })}</span>
+                    <p className="text-lg leading-tight font-bold break-words">
+                        <span id="field-where">{member.words}</span> <span className="text-sm font-normal text-soft">{say('run.at', { at: running.at + 1, count: many })}</span>
                     </p>
                     <Hazard words={run.hazard} />
                     {running.need === 'unknown' && !running.isOver && (

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** What the dock of Trace asks the server for: any test by its name, what a figure would mean, how the house stands. */
+final class TraceTest extends ApiTestCase
+{
+    private const AT = ['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []], 'forced' => []];
+
+    #[TestWith(['zs hearth', 'Hearth'])]
+    #[TestWith(['ze', 'Supply'])]
+    #[TestWith(['button', 'Device'])]
+    #[TestWith(['borrowed lights upper', 'Lights, upper floor'])]
+    public function testATestIsFoundByWhatPeopleCallIt(string $search, string $expected): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $found = $this->call('GET', "/api/calls/$call/tests?where=any&search=".rawurlencode($search));
+        self::assertNotSame([], $found);
+        self::assertStringContainsString($expected, implode("\n", array_column($found, 'words')));
+        self::assertLessThanOrEqual(30, \count($found));
+        $first = $this->call('GET', "/api/calls/$call/test?test=".rawurlencode(self::textAt(self::at((array) $found[0], 'id'))));
+        self::assertSame(self::at((array) $found[0], 'words'), $first['words']);
+    }
+
+    public function testTestsAreFoundByTheirPlace(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $at = $this->call('GET', "/api/calls/$call/tests?where=point&on=rl-hearth");
+        self::assertGreaterThan(5, \count($at));
+        foreach ($at as $test) {
+            self::assertStringContainsString('Hearth', self::textAt(self::at((array) $test, 'words')));
+            self::assertContains(self::at((array) $test, 'worth'), ['settles', 'well', 'little', 'nothing']);
+        }
+        // Without a tester its tests are not there.
+        $without = $this->call('GET', "/api/calls/$call/tests?where=point&on=rl-hearth&without=plug-in-tester");
+        self::assertStringContainsString('Plug-in', implode(array_column($at, 'words')));
+        self::assertStringNotContainsString('Plug-in', implode(array_column($without, 'words')));
+        self::assertSame([], $this->call('GET', "/api/calls/$call/tests?where=any&search=xylophone"));
+        self::assertSame('/where', $this->call('GET', "/api/calls/$call/tests?where=roof", null, 422)['pointer']);
+        $this->call('GET', "/api/calls/$call/test?test=tea", null, 404);
+    }
+
+    public function testWhatAFigureWouldMeanIsSaidBeforeItIsStored(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $expected = $this->call('POST', "/api/calls/$call/predictions", self::AT);
+        $as = $this->call('POST', "/api/calls/$call/glance", self::AT + ['raw' => self::textAt($expected['expected'])]);
+        self::assertSame('fits', $as['fit']);
+        self::assertSame(0, $as['outcome']);
+        // Inside the band of this house, on the same scale.
+        self::assertGreaterThan(self::number($expected['from']), self::number($as['at']));
+        self::assertLessThan(self::number($expected['to']), self::number($as['at']));
+        $slip = $this->call('POST', "/api/calls/$call/glance", self::AT + ['raw' => '3.8']);
+        self::assertSame('off', $slip['fit']);
+        self::assertSame(1.0, self::number($slip['at']));
+        self::assertSame('/raw', $this->call('POST', "/api/calls/$call/glance", self::AT + ['raw' => '1,200'], 422)['pointer']);
+        // Nothing of it is stored.
+        self::assertSame(4, \count((array) $this->call('GET', "/api/calls/$call")['readings']));
+    }
+
+    public function testSharesOfOutcomesAddUpToAHundred(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $outcomes = (array) $this->call('POST', "/api/calls/$call/predictions", self::AT)['outcomes'];
+        self::assertSame(100, array_sum(array_map(static fn (mixed $outcome): int => (int) self::textAt(self::at((array) $outcome, 'shown')), $outcomes)));
+    }
+
+    public function testHowTheHouseStandsNamesWhatIsPutBackFirst(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertSame([], self::at($this->call('GET', "/api/calls/$call"), 'standing', 'temporary'));
+        foreach ([['set', 'way5', 'off'], ['set', 'rcd-b', 'off'], ['load', 'desktop', 'out'], ['set', 'main', 'off']] as [$operation, $subject, $value]) {
+            $this->observe($call, 'done', ['changes' => [['operation' => $operation, 'subject' => $subject, 'value' => $value]]]);
+        }
+        $standing = (array) $this->call('GET', "/api/calls/$call")['standing'];
+        self::assertFalse($standing['mainOn']);
+        self::assertSame('main', $standing['main']);
+        $temporary = (array) $standing['temporary'];
+        self::assertSame(['main', 'rcd-b', 'way5', 'desktop'], array_column($temporary, 'subject'));
+        self::assertSame(['device', 'device', 'device', 'load'], array_column($temporary, 'kind'));
+        // From the feeder on, one at a time; a load waits for nothing.
+        self::assertSame([true, false, false, true], array_column($temporary, 'isOpen'));
+    }
+
+    public function testTheDrawnMapHasTheStopsRowsAndCablesOfTheOneOnThePage(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $map = $this->call('GET', "/api/calls/$call/map");
+        $this->client->request('GET', "/api/calls/$call/map.svg");
+        $answer = $this->client->getResponse();
+        self::assertSame(200, $answer->getStatusCode());
+        self::assertSame('image/svg+xml; charset=utf-8', $answer->headers->get('Content-Type'));
+        $drawn = new \DOMDocument();
+        self::assertTrue($drawn->loadXML((string) $answer->getContent()));
+        $found = new \DOMXPath($drawn);
+        self::assertSame(['path', 'rect', 'svg', 'text'], self::kinds($drawn), 'plain shapes and text only');
+        foreach ((array) $map['ways'] as $way) {
+            $stops = (array) self::at((array) $way, 'stops');
+            $place = static function (string $part) use ($found): array {
+                $box = $found->query("//*[@data-part='$part']")?->item(0);
+                self::assertInstanceOf(\DOMElement::class, $box, $part);
+
+                return [(int) $box->getAttribute('x'), (int) $box->getAttribute('y')];
+            };
+            foreach ($stops as $one) {
+                [$x, $y] = $place(self::textAt(self::at((array) $one, 'part')));
+                foreach ($stops as $other) {
+                    [$otherX, $otherY] = $place(self::textAt(self::at((array) $other, 'part')));
+                    self::assertSame(self::at((array) $one, 'column') <=> self::at((array) $other, 'column'), $x <=> $otherX);
+                    self::assertSame(self::at((array) $one, 'row') <=> self::at((array) $other, 'row'), $y <=> $otherY);
+                }
+                $cable = (self::at((array) $one, 'after') ?? '').'>'.self::textAt(self::at((array) $one, 'part'));
+                self::assertSame(3, $found->query("//*[@data-cable='$cable']")?->length, $cable);
+            }
+            foreach ((array) self::at((array) $way, 'returns') as $return) {
+                $cable = self::textAt(self::at((array) $return, 'from')).'>'.(self::at((array) $return, 'to') ?? '');
+                self::assertSame(3, $found->query("//*[@data-cable='$cable']")?->length, $cable);
+            }
+        }
+    }
+
+    /** @return list<string> names of all elements */
+    private static function kinds(\DOMDocument $drawn): array
+    {
+        $names = [];
+        foreach ($drawn->getElementsByTagName('*') as $element) {
+            $names[$element->nodeName] = true;
+        }
+        ksort($names);
+
+        return array_keys($names);
+    }
+
+    private static function number(mixed $value): float
+    {
+        self::assertIsNumeric($value);
+
+        return (float) $value;
+    }
+}
