@@ -27,6 +27,7 @@ start_database() {
     run_mariadb
     # A TERM in its first moments can hang it: nothing is passed on before it answers.
     wait_for mariadb db_answers
+    weigh mariadb
     local name
     for name in probe ${YP_TEST_DATABASES:-}; do database "$name"; done
 }

@@ -11,7 +11,7 @@ queues_of() { if ranks "$1"; then printf 'ranking'; else printf 'next'; fi; }
 niceness_of() {
     case $1 in
         mariadb | fpm | nginx) printf -- -4 ;;
-        worker-*) if ranks "$1"; then printf 2; else printf 19; fi ;;
+        worker-*) if ranks "$1"; then printf 2; else printf 10; fi ;;
         keeper) printf 10 ;;
     esac
 }

@@ -87,6 +87,7 @@ function Bar({ me }: { me: Schemas['Me'] }) {
     const [settling, setSettling] = useState(false);
     const client = useQueryClient();
     const [mode, setMode] = useMode();
+    const [hand, setHand] = useHand();
     const [, call, stage = 'hear'] = /^\/calls\/([^/]+)(?:\/([^/]+))?/.exec(useLocation().pathname) ?? [];
     const [beside, setBeside] = useState(false);
     const [leaving, setLeaving] = useState(false);
@@ -128,6 +129,11 @@ function Bar({ me }: { me: Schemas['Me'] }) {
                     <MenuItem>
                         <button type="button" className={itemLook} onClick={() => setMode(mode === 'cupboard' ? 'paper' : 'cupboard')}>
                             {mode === 'cupboard' ? 'Paper, for daylight' : 'Cupboard, for the dark'}
+                        </button>
+                    </MenuItem>
+                    <MenuItem>
+                        <button type="button" className={itemLook} onClick={() => setHand(hand === 'left' ? 'right' : 'left')}>
+                            {say(hand === 'left' ? 'hand.right' : 'hand.left')}
                         </button>
                     </MenuItem>
                     {call !== undefined && may('accompany') && (
@@ -179,6 +185,23 @@ function Bar({ me }: { me: Schemas['Me'] }) {
 }
 
 const itemLook = 'block min-h-11 w-full px-4 py-2.5 text-left data-focus:bg-ink data-focus:text-paper';
+
+type Hand = 'left' | 'right';
+
+/** The hand that holds the phone: buttons of the foot stand at its thumb. */
+function useHand(): [Hand, (hand: Hand) => void] {
+    const [hand, setHand] = useState<Hand>(() => (localStorage.getItem('yellow-probe.hand') === 'left' ? 'left' : 'right'));
+    useEffect(() => {
+        document.documentElement.dataset.hand = hand;
+    }, [hand]);
+    return [
+        hand,
+        (next) => {
+            keep('yellow-probe.hand', next);
+            setHand(next);
+        },
+    ];
+}
 
 type Mode = 'paper' | 'cupboard';
 

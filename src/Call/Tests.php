@@ -37,7 +37,7 @@ final readonly class Tests
      * Tests at a place whose name has words that begin so; those that tell most a minute come first.
      *
      * @param string $where one of PLACES
-     * @param string $on    id of the part or of the circuit
+     * @param string $on    id of the part or of the circuit; anywhere, the part whose tests come first
      *
      * @return list<TestSummary> at most thirty
      */
@@ -51,11 +51,12 @@ final readonly class Tests
                 $found[$plan->id] = [$plan, $price->minutes($journal->state(), $plan, $journal->opened())];
             }
         }
-        uasort($found, static fn (array $a, array $b): int => [$a[1], $a[0]->id] <=> [$b[1], $b[0]->id]);
+        $isHere = static fn (TestPlan $plan): bool => self::ANYWHERE !== $where || '' === $on || self::isAt($house, $plan, self::POINT, $on);
+        uasort($found, static fn (array $a, array $b): int => [$isHere($b[0]), $a[1], $a[0]->id] <=> [$isHere($a[0]), $b[1], $b[0]->id]);
         $summaries = [];
         foreach (\array_slice($found, 0, self::MOST) as [$plan, $minutes]) {
             $bits = Planner::worth($house, $ranking, $plan->measurement);
-            $summaries[] = [$bits / max($minutes, 0.1), new TestSummary($plan->id, $names[$plan->id][0], round($minutes, 1), Worth::of($bits, $ranking)->value)];
+            $summaries[] = [[$isHere($plan), $bits / max($minutes, 0.1)], new TestSummary($plan->id, $names[$plan->id][0], round($minutes, 1), Worth::of($bits, $ranking)->value)];
         }
         usort($summaries, static fn (array $a, array $b): int => [$b[0], $a[1]->id] <=> [$a[0], $b[1]->id]);
 

@@ -61,7 +61,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await hand(page, 'Leakage clamp');
     await page.getByRole('button', { name: /^Way: Lights, ground floor/ }).click();
     await page.getByRole('button', { name: 'Lights, ground floor: line and neutral' }).click();
-    await expect(page.getByText('Clamp around').or(page.getByText('Lights, ground floor: line and neutral')).first()).toBeVisible();
+    await expect(page.locator('#field-where')).toHaveText('Lights, ground floor: line and neutral');
     await page.getByLabel('What it shows').fill('258');
     await page.getByRole('button', { name: 'Store', exact: true }).click();
     await expect(page.getByText('What fits, after 2 readings')).toBeVisible();

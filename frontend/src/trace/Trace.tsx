@@ -124,7 +124,7 @@ export function Trace({ detail }: { detail: Detail }) {
     // A run whose next place has to be prepared brings its own steps; they stay as they were listed until all are done.
     if (member && run && running.need === 'changes' && plan?.test.id !== member.id) {
         setPlan({ test: { ...member, hazard: run.hazard, forced: setUp.forced }, run: run.id, leftOut: [] });
-    } else if (plan !== null && plan.run !== '' && series === '') {
+    } else if (plan !== null && plan.run !== '' && (series === '' || (member && (plan.test.id !== member.id || running.need === 'nothing')))) {
         setPlan(null);
     }
 
@@ -163,7 +163,7 @@ export function Trace({ detail }: { detail: Detail }) {
             running.prepared(stands);
         } else {
             setHand(true);
-            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
+            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: asked.id === '' ? null : { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
         }
         setPane('map');
     };
@@ -199,6 +199,15 @@ export function Trace({ detail }: { detail: Detail }) {
         const stands = after(standing, steps, main);
         if (plan.leftOut.length === 0 && plan.test.changes.every((step) => holds(step, stands))) {
             ready(plan.test, printOf(stands));
+        }
+    };
+    /** Nothing is open any more. With a step left out the reading is of the house as it stands, and of no test or run. */
+    const left = () => {
+        if (plan !== null && plan.leftOut.length > 0) {
+            setSeries('');
+        }
+        if (plan !== null) {
+            ready({ ...plan.test, id: plan.leftOut.length === 0 ? plan.test.id : '' }, state);
         }
     };
     const takeBack = (step: Step) => send({ kind: 'done', payload: { changes: [back(step)] } }, setRefusal);
@@ -304,7 +313,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     </div>
                 </div>
                 {!may('measure') ? null : plan !== null ? (
-                    <Prepare detail={detail} plan={plan} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={() => ready({ ...plan.test, id: plan.leftOut.length === 0 ? plan.test.id : '' }, state)} onOther={over} />
+                    <Prepare detail={detail} plan={plan} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={left} onOther={over} />
                 ) : run && member ? (
                     <InRun
                         detail={detail}

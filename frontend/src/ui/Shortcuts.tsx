@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { useKeys } from './keys';
+import { say } from '../words';
+import { lettersAreOn, switchLetters, useKeys } from './keys';
 import { Modal } from './parts';
 
 const sheet: { where: string; keys: [string, string][] }[] = [
@@ -44,6 +45,7 @@ const sheet: { where: string; keys: [string, string][] }[] = [
 /** The sheet of shortcuts, on "?". */
 export function Shortcuts() {
     const [open, setOpen] = useState(false);
+    const [letters, setLetters] = useState(lettersAreOn);
     useKeys({ '?': () => setOpen(true) });
     return (
         <>
@@ -51,6 +53,18 @@ export function Shortcuts() {
                 ?
             </button>
             <Modal open={open} onClose={() => setOpen(false)} title="Shortcuts">
+                <label className="mb-2 flex min-h-11 items-center gap-2">
+                    <input
+                        type="checkbox"
+                        className="size-5 accent-(--ink)"
+                        checked={letters}
+                        onChange={(event) => {
+                            switchLetters(event.target.checked);
+                            setLetters(event.target.checked);
+                        }}
+                    />
+                    {say('keys.letters')}
+                </label>
                 {sheet.map((part) => (
                     <section key={part.where} className="mb-3">
                         <h3 className="border-b border-ink font-bold">{part.where}</h3>

@@ -24,11 +24,23 @@ const MOST = 40;
 export function Another({ callId, here, wanted: begun, practice, onTest, onRun, onHand, onClose }: Props) {
     const [wanted, setWanted] = useState(begun);
     const [place, setPlace] = useState<Where>(here === null ? 'board' : 'point');
-    const tests = useTests(callId, { where: wanted.trim() === '' ? place : 'any', on: (place === 'point' ? here?.part : here?.circuit) ?? '', search: wanted.trim(), ...practice });
+    const tests = useTests(callId, { where: wanted.trim() === '' ? place : 'any', on: (wanted.trim() !== '' || place === 'point' ? here?.part : here?.circuit) ?? '', search: wanted.trim(), ...practice });
     const runs = useRuns(callId, true);
     const matches = (runs.data ?? []).filter((run) => (wanted.trim() === '' ? place === 'circuit' && here !== null && run.words.includes(here.way) : wanted.toLowerCase().split(' ').every((word) => run.words.toLowerCase().includes(word))));
     const told = (tests.data ?? []).filter((test) => test.worth !== 'nothing');
     const nothing = (tests.data ?? []).filter((test) => test.worth === 'nothing');
+    /** The first that is listed, for a hand on the keys; not while older words are still answered. */
+    const first = () => {
+        const test = told[0] ?? nothing[0];
+        if (tests.isPlaceholderData || tests.isPending) {
+            return;
+        }
+        if (test) {
+            onTest(test.id);
+        } else if (matches[0]) {
+            onRun(matches[0].id);
+        }
+    };
     const item = (test: Schemas['TestSummary']) => (
         <li key={test.id}>
             <button type="button" className="flex min-h-11 w-full items-baseline justify-between gap-3 py-1.5 text-left" onClick={() => onTest(test.id)}>
@@ -41,7 +53,7 @@ export function Another({ callId, here, wanted: begun, practice, onTest, onRun, 
         <Modal open onClose={onClose} title={say('choose.other')}>
             <label className="block text-sm font-bold">
                 {say('another.find')}
-                <input className={`${inputLook} mb-2 font-normal`} value={wanted} placeholder={say('another.example')} onChange={(event) => setWanted(event.target.value)} />
+                <input className={`${inputLook} mb-2 font-normal`} value={wanted} placeholder={say('another.example')} onChange={(event) => setWanted(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && first()} />
             </label>
             {wanted.trim() === '' && (
                 <div role="group" aria-label={say('another.where')} className="mb-2 grid grid-cols-3 border border-ink">

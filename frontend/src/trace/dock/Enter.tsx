@@ -161,7 +161,7 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
                             </button>
                         </>
                     )}
-                    {field !== null && !isPlugIn && <Figures field={field} instrument={instrument} entering={entering} isLarge={isLarge} isTouch={isTouch} />}
+                    {field !== null && !isPlugIn && <Figures field={field} instrument={instrument} entering={entering} isLarge={isLarge} isTouch={isTouch} isJudged={isJudged} />}
                     {field !== null && !isPlugIn && instrument.patterns.length > 0 && (
                         <div className="mt-1 flex flex-wrap gap-1">
                             {instrument.patterns.map((pattern) => (
@@ -183,12 +183,10 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
                     ))}
                     <div className="flex flex-wrap items-center gap-x-3 text-sm">
                         <Forced forced={forced} onChange={onForced} />
-                        {!isJudged && (
-                            <label className="inline-flex min-h-11 items-center gap-2">
-                                <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />
-                                {say('enter.not-on-map')}
-                            </label>
-                        )}
+                        <label className="inline-flex min-h-11 items-center gap-2">
+                            <input type="checkbox" className="size-5 accent-(--ink)" checked={offMap} onChange={(event) => setOffMap(event.target.checked)} />
+                            {say('enter.not-on-map')}
+                        </label>
                         {field !== null && !isPlugIn && (
                             <button type="button" className="min-h-11 underline underline-offset-4" aria-pressed={isLarge} onClick={onLarge}>
                                 {say('enter.large')}

@@ -26,7 +26,7 @@ export function Frame({ detail, children, side, yellow, neutral, keypad }: Props
                 {side}
             </div>
             {keypad}
-            <div className="grid shrink-0 grid-cols-[auto_minmax(0,1fr)_minmax(9rem,172px)] items-stretch gap-2 p-2 wide:pointer-events-none wide:col-start-1 wide:row-start-1 wide:flex wide:flex-col wide:items-end wide:justify-end wide:gap-2 wide:self-end wide:p-0 wide:pr-4 wide:pb-3.5 low:col-start-2 low:row-start-1 low:w-44 low:grid-cols-1 low:content-end">
+            <div className="relative z-10 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_minmax(9rem,172px)] items-stretch gap-2 p-2 *:[direction:ltr] lefty:compact:[direction:rtl] wide:pointer-events-none wide:col-start-1 wide:row-start-1 wide:flex wide:flex-col wide:items-end wide:justify-end wide:gap-2 wide:self-end wide:p-0 wide:pr-4 wide:pb-3.5 low:col-start-2 low:row-start-1 low:w-44 low:grid-cols-1 low:content-end">
                 <span className="wide:hidden low:hidden">{may('measure') && <DangerNow detail={detail} isShort onKey={false} className="h-14 w-full" />}</span>
                 <span className="flex min-w-0 *:flex-1 wide:pointer-events-auto wide:block wide:w-[164px]">{neutral}</span>
                 <span className="wide:pointer-events-auto">{yellow}</span>
