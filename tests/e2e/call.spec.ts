@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { hand, login, percentOf, pick, pickHouse, takeSteps } from './app';
+import { goTo, hand, login, percentOf, pick, pickHouse, takeSteps } from './app';
 
 // The customer's truth, hidden from the page: in Wicket Lane the stair light borrows the neutral of the upper lights.
 test('a call-out from the complaint to the printed record', async ({ page }) => {
@@ -94,7 +94,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await expect(page.getByText('Borrowed neutral Stair light', { exact: false }).first()).toBeVisible();
 
     // Make safe, in order, one step left out with its reason.
-    await page.getByRole('link', { name: /Make safe/ }).click();
+    await goTo(page, /Make safe/);
     await takeSteps(page, 1, 2);
     await page.getByRole('button', { name: 'Leave out' }).click();
     await page.getByLabel('Reason, as it will stand on the record').fill('The lamp upstairs has no other socket.');
@@ -117,7 +117,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await expect(page.getByText('proved dead here')).toHaveCount(0);
 
     // The repair, power back, and the failed test again as proof.
-    await page.getByRole('link', { name: /Put right/ }).click();
+    await goTo(page, /Put right/);
     await page.getByLabel('What was done, with torque where it is stated').fill('Neutral of the stair light moved to its own way, 2 N m.');
     await page.getByLabel('Minutes', { exact: true }).fill('25');
     await page.getByRole('button', { name: 'Store the repair' }).click();
@@ -129,7 +129,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     await page.getByRole('button', { name: 'Lock off, Main switch' }).click();
     await page.getByRole('region', { name: 'Locks' }).getByRole('button', { name: 'Done' }).click();
     await expect(page.getByText('No lock hangs.')).toBeVisible();
-    await page.getByRole('link', { name: /Put right/ }).click();
+    await goTo(page, /Put right/);
     while (await back.isVisible()) {
         const before = await back.innerText();
         // The last step takes the list away, perhaps between a look and the next.
@@ -147,7 +147,7 @@ test('a call-out from the complaint to the printed record', async ({ page }) => 
     const again = page.getByRole('region', { name: 'Try the complaint again' });
     await again.getByRole('button', { name: 'Gone' }).click();
     await expect(again.getByRole('listitem')).toContainText('Gone at');
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(page.getByText('Complaint tried again: gone')).toBeVisible();
     await page.getByLabel('Advice to the customer').fill('Have the board inspected.');
     await page.getByRole('button', { name: 'Add to the record' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { hand, login, openCall } from './app';
+import { goTo, hand, login, openCall } from './app';
 
 const entry = (id: number, text: string) => ({
     id: `01a2304a-0000-7000-8000-${String(id).padStart(12, '0')}`,
@@ -75,7 +75,7 @@ test('what waits is kept over a reload; another login neither sends nor loses it
 test('what the server refused stays in a list with its reason, is put right, and is then stored', async ({ page }) => {
     await login(page);
     await openCall(page, '5 Tansy Row', 'It smells.');
-    await page.getByRole('link', { name: /Trace/ }).click();
+    await goTo(page, /Trace/);
     await hand(page, 'Leakage clamp');
     await page.getByLabel('The point is not on the map').check();
     await page.getByLabel('Where, in words').fill('at the cooker');

@@ -55,10 +55,10 @@ test('one circuit isolated, and a voltage found: it stops, the value stays, and 
     await expect(page.getByRole('region', { name: 'Proofs' })).toContainText('voltage found');
     // Whoever goes on opens more than before.
     await page.getByText('Whole board', { exact: true }).click();
-    await page.getByRole('link', { name: /Trace/ }).click();
+    await goTo(page, /Trace/);
     // As the steps of the indicator show it; what was typed stands on the record.
     await expect(page.getByRole('region', { name: 'Readings', exact: true })).toContainText('230 Voltage indicator, line–earth at Landing; Way 5 off');
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     const record = page.getByRole('article');
     await expect(record).toContainText('A voltage was found: stopped');
     await expect(record).not.toContainText('No voltage on any pair');
@@ -116,7 +116,7 @@ test('a call does not close while a link is fitted, nor while anything is lifted
     await expect(page.getByRole('region', { name: 'Proofs' })).toContainText('■ Consumer unit');
 
     // Several joints lifted, a link fitted; the neutral is clamped before it is parted.
-    await page.getByRole('link', { name: /Trace/ }).click();
+    await goTo(page, /Trace/);
     await page.getByRole('button', { name: 'Switch or lift' }).click();
     const neutral = page.getByRole('group', { name: /Lights, upper floor/ }).filter({ has: page.getByRole('button', { name: 'lifted' }) }).first();
     await neutral.getByRole('button', { name: 'lifted' }).click();
@@ -131,13 +131,13 @@ test('a call does not close while a link is fitted, nor while anything is lifted
     await leads.nth(1).click();
     await page.getByRole('button', { name: /A link from/ }).click();
 
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     const close = page.getByRole('form', { name: 'Hand over and close' });
     await expect(close).toContainText('test link');
     await expect(close.getByRole('button', { name: 'Hand over and close the call' })).toBeDisabled();
-    await page.getByRole('link', { name: /Make safe/ }).click();
+    await goTo(page, /Make safe/);
     await page.getByRole('button', { name: 'Put back all 2 conductors and links' }).click();
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(close).not.toContainText('test link');
     // The main switch is open and locked: it goes back, or it is written why it stays.
     await close.getByLabel('Every cover is on again').check();
@@ -162,7 +162,7 @@ test('a residual device is switched, opens by itself, and is reset', async ({ pa
     await device.getByRole('button', { name: 'on' }).click();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: /^Hall: L expected live/ })).toBeVisible();
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(page.getByRole('article')).toContainText('Switch Device A off');
 });
 
@@ -176,7 +176,7 @@ test('the truth table of the board is walked and kept', async ({ page }) => {
     await page.getByRole('button', { name: 'Store what was seen' }).click();
     await expect(page.getByRole('dialog')).toContainText('Device A');
     await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(page.getByRole('article')).toContainText('Device A');
 });
 
@@ -189,7 +189,7 @@ test('a step of switching on again that goes otherwise is said as it was', async
     await back.getByLabel('What happened instead').fill('A bang at the board, and dark again.');
     await back.getByLabel('It opened again by itself').check();
     await back.getByRole('button', { name: 'Store what happened' }).click();
-    await page.getByRole('link', { name: /Hand over/ }).click();
+    await goTo(page, /Hand over/);
     await expect(page.getByRole('article')).toContainText('A bang at the board, and dark again.');
     await expect(page.getByRole('article')).toContainText('Danger: main switch');
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { login, openCall } from './app';
+import { goTo, login, openCall } from './app';
 
 /** Presses keys and counts them. */
 function counting(page: Page) {
@@ -18,7 +18,7 @@ function counting(page: Page) {
 test('a ten-way board by keyboard in no more than ninety keys, drawn up and traced', async ({ page }) => {
     await login(page);
     await openCall(page, '3 Fennel Rise', 'The lower half goes off at night.');
-    await page.getByRole('link', { name: /^Survey/ }).click();
+    await goTo(page, /^Survey/);
     await expect(page.getByRole('heading', { name: 'Which board is it' })).toBeVisible();
     const keys = counting(page);
     await keys.press('1'); // two groups
@@ -38,7 +38,7 @@ test('a ten-way board by keyboard in no more than ninety keys, drawn up and trac
     expect(keys.count()).toBeLessThanOrEqual(90);
 
     // The house stands, its lengths assumed; one is measured.
-    await page.getByRole('link', { name: /^Survey/ }).click();
+    await goTo(page, /^Survey/);
     await expect(page.getByRole('heading', { name: 'The house, version 1' })).toBeVisible();
     await page.getByRole('button', { name: 'Circuit' }).click();
     await page.getByRole('option', { name: 'Ring, ground floor' }).click();
@@ -80,7 +80,7 @@ test('the same by thumb on a phone in no more than eighty taps, kept over a relo
 test('a sheet that cannot be says which way is wrong, and a file that is none is refused', async ({ page }) => {
     await login(page);
     await openCall(page, '7 Fennel Rise', 'Nothing yet.');
-    await page.getByRole('link', { name: /^Survey/ }).click();
+    await goTo(page, /^Survey/);
     await page.getByLabel('Read a sheet from a file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"ways": 3}') });
     await expect(page.getByRole('alert')).toContainText('not a survey sheet');
     await page.getByLabel('Read a sheet from a file').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ruleSet: 'A', groups: [{ name: '', milliamps: 0, type: '' }], ways: [{ device: 'breaker', feeds: 'moon', amperes: 6, curve: 'B', group: 0, neutral: 'no' }] })) });

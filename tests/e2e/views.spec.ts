@@ -8,7 +8,7 @@ const views: { name: string; open: (page: Page) => Promise<void> }[] = [
     { name: 'look', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Look', 'Plate bulging') },
     { name: 'survey', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Survey', 'What goes off together') },
     { name: 'make safe', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Make safe', 'Isolate and prove') },
-    { name: 'trace', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'What fits') },
+    { name: 'trace', open: (page) => stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Another test') },
     { name: 'put right', open: (page) => stage(page, 'Salter’s Hill', 'Put right', 'Store the repair') },
     { name: 'sums', open: async (page) => { await page.goto('/sums/phasor-sum'); await page.getByText('Added without their angles').waitFor(); } },
     { name: 'record', open: (page) => stage(page, '19 Sallow Court', 'Hand over', 'Print, A4') },

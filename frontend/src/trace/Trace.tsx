@@ -17,6 +17,7 @@ import { Contradictions } from './Contradictions';
 import { Another } from './dock/Another';
 import { Choose } from './dock/Choose';
 import { Enter, type InHand } from './dock/Enter';
+import { Frame, Yellow } from './dock/Frame';
 import { InRun } from './dock/InRun';
 import { Prepare } from './dock/Prepare';
 import { Expected } from './Expected';
@@ -333,6 +334,10 @@ export function Trace({ detail }: { detail: Detail }) {
                         isLarge={large !== ''}
                         onLarge={() => setLarge(large === '' ? 'large' : '')}
                     />
+                ) : series !== '' ? (
+                    <Frame detail={detail} yellow={<Yellow hotkey="N" onClick={over}>{say('run.end')}</Yellow>}>
+                        <Waiting what={say('run.fetching')} />
+                    </Frame>
                 ) : inHand || !hasHouse ? (
                     <Enter
                         detail={detail}

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Detail } from '../../api/client';
 import { DangerNow, Key } from '../../call/DangerNow';
 import { useMay } from '../../session/may';
+import { say } from '../../words';
 
 interface Props {
     detail: Detail;
@@ -22,7 +23,7 @@ export function Frame({ detail, children, side, yellow, neutral, keypad }: Props
     return (
         <section aria-label="What to do" className="flex flex-col border-t-2 border-ink bg-sheet compact:min-h-0 tiny:shrink-0 wide:col-span-2 wide:grid wide:h-[230px] wide:grid-cols-[minmax(0,868fr)_minmax(0,412fr)] low:grid low:grid-cols-[minmax(0,1fr)_auto]">
             <div className="relative min-h-0 min-w-0 px-4 pt-1.5 compact:shrink compact:overflow-y-auto wide:col-start-1 wide:row-start-1 wide:h-[228px] wide:overflow-y-auto wide:pr-[190px] low:max-h-[50dvh] tiny:max-h-none">{children}</div>
-            <div className="min-h-0 min-w-0 border-line px-4 pt-1.5 pb-1 wide:row-start-1 wide:col-start-2 wide:overflow-y-auto wide:border-l compact:max-h-[15dvh] compact:shrink-0 compact:overflow-y-auto low:hidden tiny:hidden" aria-live="polite">
+            <div className="min-h-0 min-w-0 border-line px-4 pt-1.5 pb-1 wide:row-start-1 wide:col-start-2 wide:overflow-y-auto wide:border-l compact:max-h-[15dvh] compact:shrink-0 compact:overflow-y-auto low:hidden tiny:hidden" aria-live="polite" role="group" aria-label={say('dock.side')} tabIndex={0}>
                 {side}
             </div>
             {keypad}

@@ -55,19 +55,7 @@ export function InRun({ detail, running, run, member, instrument, state, after, 
     return (
         <Frame
             detail={detail}
-            side={
-                <>
-                    {run.difference && (
-                        <details>
-                            <summary className="cursor-pointer">
-                                <Mark of={run.difference.verdict} word={run.difference.verdict === 'good' ? say('run.as-it-should') : say('run.not-as-it-should')} />: {run.difference.sentence}
-                            </summary>
-                            <p className="text-sm">{run.difference.working}</p>
-                        </details>
-                    )}
-                    {expected}
-                </>
-            }
+            side={expected}
             neutral={
                 running.isOver || isPlugIn ? undefined : (
                     <button type="button" className={neutralLook} onClick={() => go(next)}>
@@ -101,6 +89,14 @@ export function InRun({ detail, running, run, member, instrument, state, after, 
                         {say('run.count', { done, count: many })}
                         {done === many && <> {say('run.all')}</>}
                     </p>
+                    {run.difference && (
+                        <details>
+                            <summary className="cursor-pointer">
+                                <Mark of={run.difference.verdict} word={run.difference.verdict === 'good' ? say('run.as-it-should') : say('run.not-as-it-should')} />: {run.difference.sentence}
+                            </summary>
+                            <p className="text-sm">{run.difference.working}</p>
+                        </details>
+                    )}
                     <div className="compact:hidden">{last !== null && <Verdict last={last} readings={detail.readings} isNamed />}</div>
                     {out.length > 0 && <p className="font-bold text-bad">◆ {say('run.stands-out', { what: out.map((each) => `${each.place} ${each.raw}`).join(', ') })}</p>}
                     <p className="mt-1 flex flex-wrap gap-1.5">
