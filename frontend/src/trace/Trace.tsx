@@ -164,6 +164,10 @@ export function Trace({ detail }: { detail: Detail }) {
             running.prepared(stands);
         } else {
             setHand(true);
+            const at = map.data?.ways.flatMap((way) => way.stops).find((stop) => stop.terminals.some((terminal) => asked.terminals.includes(terminal.id)));
+            if (at) {
+                setSelected({ kind: 'stop', id: at.part });
+            }
             change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: asked.id === '' ? null : { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
         }
         setPane('map');

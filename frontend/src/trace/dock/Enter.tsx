@@ -83,6 +83,8 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
     const { raw, last } = entering;
     const isJudged = last !== null && raw === '' && last.key === field?.key;
     const isPlugIn = instrument.slug === 'plug-in-tester';
+    /** Nothing can be stored: the yellow button leads on. */
+    const isOver = isJudged || (isPlugIn && raw === '') || field === null;
     const others = leftBeside(typing, field?.key ?? null);
     useKeys({
         n: () => isJudged && onOver(),
@@ -101,14 +103,15 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
                         {say('keypad.undo')}
                         <Key of="Z" />
                     </button>
-                ) : (
-                    <button type="button" className={`${neutralLook} wide:hidden`} onClick={onOver}>
+                ) : isOver ? undefined : (
+                    <button type="button" className={neutralLook} onClick={onOver}>
                         {say('prepare.other')}
+                        <Key of="Esc" />
                     </button>
                 )
             }
             yellow={
-                isJudged || (isPlugIn && raw === '') || field === null ? (
+                isOver ? (
                     <Yellow hotkey="N" onClick={onOver}>
                         {isJudged ? say('enter.next') : say('prepare.other')}
                     </Yellow>

@@ -29,7 +29,6 @@ export function Figures({ field, instrument, entering, isLarge, isTouch, isJudge
                 inputMode={isTouch ? 'none' : 'text'}
                 spellCheck={false}
                 maxLength={24}
-                placeholder="–"
                 value={entering.raw}
                 onChange={(event) => entering.change(event.target.value)}
             />
