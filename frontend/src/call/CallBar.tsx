@@ -30,7 +30,7 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
                     {detail.standing.temporary.length > 0 && <span className="font-normal"> · {say('strip.temporary', { count: detail.standing.temporary.length })}</span>}
                 </p>
             )}
-            <nav aria-label={say('stages')} className="flex min-w-0 wide:grow">
+            <nav aria-label={say('stages')} className="flex min-w-0 compact:shrink-0 wide:grow">
                 <span className="flex self-stretch compact:hidden">
                     {marked.map((each) => (
                         <NavLink key={each.slug} to={`/calls/${id}/${each.slug}`} title={each.open === '' ? undefined : `${each.words}: ${each.open}`} className={({ isActive }) => `flex min-h-12 shrink-0 items-center border-b-4 px-1.5 xl:px-2.5 ${isActive ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>

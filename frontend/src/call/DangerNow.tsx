@@ -15,7 +15,14 @@ export function DangerNow({ detail, className = '', isShort = false, onKey = tru
         <>
             <button type="button" aria-label={say('danger.open')} className={`min-h-11 shrink-0 rounded-sm border-2 border-bad bg-sheet px-2.5 font-bold whitespace-nowrap text-bad ${className}`} onClick={() => setOpen(true)}>
                 <span aria-hidden="true">▲ </span>
-                {isShort ? say('danger.short') : say('danger.open')}
+                {isShort ? (
+                    say('danger.short')
+                ) : (
+                    <>
+                        <span className="max-sm:hidden">{say('danger.open')}</span>
+                        <span className="sm:hidden">{say('danger.short')}</span>
+                    </>
+                )}
                 {onKey && <Key of="!" />}
             </button>
             <Modal open={open} onClose={() => setOpen(false)} title={say('danger.title')}>
