@@ -61,7 +61,7 @@ export function App() {
     // Trace keeps its regions in place: what is long scrolls in itself, the page does not.
     const isTrace = /^\/calls\/[^/]+\/trace$/.test(pathname);
     return (
-        <div className={`flex flex-col ${isTrace ? 'h-dvh overflow-hidden tiny:h-auto tiny:overflow-visible' : 'min-h-dvh'}`}>
+        <div className={isTrace ? 'flex h-dvh flex-col overflow-hidden tiny:h-auto tiny:overflow-visible' : undefined}>
             <Notices />
             <Bar me={me.data} />
             <Boundary>
