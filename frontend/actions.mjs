@@ -22,7 +22,7 @@ async function trace(options = {}) {
     await page.getByLabel('Password').fill('two-probes');
     await page.getByRole('button', { name: 'Log in' }).click();
     await page.getByText('Mrs Adeyemi-Hartley').first().click();
-    await page.waitForURL(/\/hear/);
+    await page.waitForURL(/\/calls\//);
     await page.keyboard.press('Alt+5');
     await page.getByText(/^What fits/).waitFor({ state: 'attached' });
     return page;
@@ -108,7 +108,7 @@ await page.getByLabel('E-mail').fill('ines@brindle.example');
 await page.getByLabel('Password').fill('two-probes');
 await page.getByRole('button', { name: 'Log in' }).click();
 await page.getByText('Mrs Adeyemi-Hartley').first().click();
-await page.waitForURL(/\/hear/);
+await page.waitForURL(/\/calls\//);
 await page.keyboard.press('Alt+5');
 await page.getByText(/^What fits/).waitFor({ state: 'attached' });
 await page.waitForLoadState('networkidle');
