@@ -4,6 +4,7 @@ import { useCall } from '../api/hooks';
 import { useMay } from '../session/may';
 import { say } from '../words';
 import { DangerNow } from './DangerNow';
+import { isLive } from './HouseStrip';
 import { missing } from './missing';
 import { stages } from './stages';
 
@@ -14,6 +15,7 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
     if (!detail) {
         return <div className="grow" />;
     }
+    const isOn = detail.standing === null || isLive(detail.standing, detail.state.positions as Record<string, string>);
     const current = stages.find((each) => each.slug === stage);
     const marked = stages.map((each) => ({ ...each, open: missing(each.slug, detail) }));
     return (
@@ -25,8 +27,8 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
                 <p className="truncate text-sm text-soft compact:sr-only">{detail.call.customer}</p>
             </div>
             {stage === 'trace' && detail.standing && (
-                <p className={`hidden shrink-0 px-2 font-bold low:block ${detail.standing.mainOn ? '' : 'bg-ink text-paper'}`}>
-                    {detail.standing.mainOn ? `▲ ${say('strip.live-short')}` : `■ ${say('strip.off')}`}
+                <p className={`hidden shrink-0 px-2 font-bold low:block ${isOn ? '' : 'bg-ink text-paper'}`}>
+                    {isOn ? `▲ ${say('strip.live-short')}` : `■ ${say('strip.off')}`}
                     {detail.standing.temporary.length > 0 && <span className="font-normal"> · {say('strip.temporary', { count: detail.standing.temporary.length })}</span>}
                 </p>
             )}

@@ -21,7 +21,7 @@ export function HouseStrip({ detail, children, className = '' }: { detail: Detai
     if (!standing) {
         return null;
     }
-    const isOn = main === null ? true : (positions[main] ?? 'on') === 'on';
+    const isOn = isLive(standing, positions);
     return (
         <section aria-label={say('strip')} className={`no-print flex min-h-11 shrink-0 items-stretch border-b border-ink bg-sheet wide:h-[46px] ${className}`}>
             <p className={`flex shrink-0 items-center px-3 font-bold ${isOn ? '' : 'bg-ink text-paper'}`}>
@@ -64,6 +64,11 @@ export function HouseStrip({ detail, children, className = '' }: { detail: Detai
             <PutBack detail={detail} open={open} onClose={() => setOpen(false)} />
         </section>
     );
+}
+
+/** Whether it has to be taken as live: without a main switch always. */
+export function isLive(standing: Schemas['StandingView'], positions: Record<string, string>): boolean {
+    return standing.main === null || (positions[standing.main] ?? 'on') === 'on';
 }
 
 /** Where dead is proved, or that it is no more. */

@@ -31,7 +31,7 @@ import { useWays } from './practice';
 import { act, after, back, holds, type Asked, type Plan, type Step } from './preparation';
 import { Readings } from './Readings';
 import { useRunning } from './running';
-import { fetchTest, useReach } from './runs';
+import { fetchTest, useReach, useTestNow } from './runs';
 import { useSetUp } from './setup';
 import { printOf, switching, withPending, withState } from './standing';
 import { StatePanel } from './StatePanel';
@@ -121,6 +121,15 @@ export function Trace({ detail }: { detail: Detail }) {
         '+': () => bigger(1),
         '-': () => bigger(-1),
     });
+
+    const current = useTestNow(callId, plan !== null && plan.run === '' ? plan.test.id : null);
+    const now = plan === null ? undefined : plan.run === '' ? current.data : member?.id === plan.test.id ? member : undefined;
+    // Asked of the house as it stands, not as it stood when the test was chosen: supply may have come back meanwhile.
+    const needsIsolation = now?.needsIsolation ?? plan?.test.needsIsolation ?? false;
+    // Made safe, the steps are listed anew: some of them are done by it, and others may be needed.
+    if (plan !== null && now !== undefined && plan.test.needsIsolation && !now.needsIsolation) {
+        setPlan({ ...plan, test: { ...plan.test, changes: now.changes, needsIsolation: false } });
+    }
 
     // A run whose next place has to be prepared brings its own steps; they stay as they were listed until all are done.
     if (member && run && running.need === 'changes' && plan?.test.id !== member.id) {
@@ -318,7 +327,7 @@ export function Trace({ detail }: { detail: Detail }) {
                     </div>
                 </div>
                 {!may('measure') ? null : plan !== null ? (
-                    <Prepare detail={detail} plan={plan} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={left} onOther={over} />
+                    <Prepare detail={detail} plan={plan} needsIsolation={needsIsolation} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={left} onOther={over} />
                 ) : run && member ? (
                     <InRun
                         detail={detail}

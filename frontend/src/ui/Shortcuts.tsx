@@ -26,7 +26,6 @@ const sheet: { where: string; keys: [string, string][] }[] = [
             ['← →', 'in a run, the place before or after'],
             ['R', 'type a reading'],
             ['T', 'another tester'],
-            ['D', 'disturbed while reading'],
             ['Z', 'undo the last reading'],
             ['X', 'leave a step out'],
             ['Esc', 'another test; end the run'],

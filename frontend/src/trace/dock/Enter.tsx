@@ -89,7 +89,6 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
     useKeys({
         n: () => isJudged && onOver(),
         z: () => last !== null && entering.undo(),
-        d: () => onForced(forced.length > 0 ? [] : ['load']),
         Escape: onOver,
         t: () => setChoosing(true),
     });

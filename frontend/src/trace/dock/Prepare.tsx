@@ -14,6 +14,8 @@ import { Hazard } from './Hazard';
 interface Props {
     detail: Detail;
     plan: Plan;
+    /** Whether it has to be made safe first, as the house stands now. */
+    needsIsolation: boolean;
     /** The house as this device has it. */
     state: Detail['state'];
     onPlan: (plan: Plan) => void;
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** What has to be done before a test can be read: every step in sight, confirmed one by one, or those left together. */
-export function Prepare({ detail, plan, state, onPlan, onDone, onBack, onOver, onOther }: Props) {
+export function Prepare({ detail, plan, needsIsolation, state, onPlan, onDone, onBack, onOver, onOther }: Props) {
     const [parting, setParting] = useState<Step | null>(null);
     const [leaving, setLeaving] = useState<Step | null>(null);
     const { test } = plan;
@@ -46,8 +48,8 @@ export function Prepare({ detail, plan, state, onPlan, onDone, onBack, onOver, o
         }
     };
     useKeys({
-        Enter: () => !test.needsIsolation && confirm(next ? [next] : []),
-        'Shift+Enter': () => !test.needsIsolation && all.length > 1 && onDone(all),
+        Enter: () => !needsIsolation && confirm(next ? [next] : []),
+        'Shift+Enter': () => !needsIsolation && all.length > 1 && onDone(all),
         x: () => next && setLeaving(next),
         Escape: onOther,
     });
@@ -73,14 +75,14 @@ export function Prepare({ detail, plan, state, onPlan, onDone, onBack, onOver, o
                 </>
             }
             neutral={
-                all.length > 1 && !test.needsIsolation ? (
+                all.length > 1 && !needsIsolation ? (
                     <button type="button" className={neutralLook} onClick={() => onDone(all)}>
                         {say('prepare.all', { count: all.length })}
                     </button>
                 ) : undefined
             }
             yellow={
-                test.needsIsolation ? (
+                needsIsolation ? (
                     <Link data-yellow className="flex h-14 w-full items-center justify-center rounded-sm border-2 border-ink bg-probe px-2 text-center text-lg leading-tight font-bold text-[#16243b] wide:h-16 wide:w-[164px]" to={`/calls/${detail.call.id}/make-safe`}>
                         {say('prepare.make-safe')}
                     </Link>
