@@ -20,17 +20,27 @@ enum Worth: string
     private const LITTLE = 0.97;
 
     /**
-     * @param float           $bits    expected information about what has to be repaired
-     * @param list<Condition> $by      what is done meanwhile to bring out what comes and goes
+     * @param float           $bits expected information about what has to be repaired
+     * @param list<Condition> $by   what is done meanwhile to bring out what comes and goes
      */
     public static function of(float $bits, Ranking $ranking, array $by = []): self
     {
-        $standings = Mattering::of($ranking);
-
-        return [] === $standings ? self::Nothing : self::among($bits, Beliefs::of($standings, $by)->openBits());
+        return self::among($bits, self::openBits($ranking, $by));
     }
 
-    /** @param float $openBits what a test would tell that settled what is to be repaired */
+    /**
+     * @param list<Condition> $by
+     *
+     * @return float bits that a test would tell which settled what is to be repaired; 0 where nothing is open
+     */
+    public static function openBits(Ranking $ranking, array $by = []): float
+    {
+        $standings = Mattering::of($ranking);
+
+        return [] === $standings ? 0.0 : Beliefs::of($standings, $by)->openBits();
+    }
+
+    /** @param float $openBits as {@see openBits} */
     public static function among(float $bits, float $openBits): self
     {
         $left = $openBits <= 0.0 ? 1.0 : 1.0 - $bits / $openBits;

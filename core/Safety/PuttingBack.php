@@ -34,7 +34,6 @@ final readonly class PuttingBack
 
         return array_map(static fn (array $each): Temporary => new Temporary(
             $each[0],
-            $each[0]->undoneTo($resting),
             $each[1],
             Temporary::LOAD === $each[1] || (null !== $first && $each[2] === $first[2] && $each[3] === $first[3]),
         ), $all);

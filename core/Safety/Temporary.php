@@ -18,11 +18,10 @@ final readonly class Temporary
 
     /**
      * @param StateChange $done   from the house at rest
-     * @param StateChange $undo   back to it
      * @param string      $kind   one of KINDS
      * @param bool        $isOpen whether it may be put back now, before any other
      */
-    public function __construct(public StateChange $done, public StateChange $undo, public string $kind, public bool $isOpen)
+    public function __construct(public StateChange $done, public string $kind, public bool $isOpen)
     {
     }
 }

@@ -97,7 +97,7 @@ final readonly class CallViews
             $main?->id,
             null !== $main && 'on' === $journal->state()->position($main->id, 'on'),
             null === $lock ? null : self::time($lock->source->clientAt),
-            array_map(static fn (Temporary $change): TemporaryView => new TemporaryView($change->done->operation, $change->done->subject, $change->done->words($house), $change->undo->operation, $change->undo->value, $change->kind, $change->isOpen, $change->done->subject === $main?->id), PuttingBack::of($house, $journal->state())),
+            array_map(static fn (Temporary $temporary): TemporaryView => new TemporaryView(self::entries($house, State::resting($house), [$temporary->done])[0], $temporary->kind, $temporary->isOpen, $temporary->done->subject === $main?->id), PuttingBack::of($house, $journal->state())),
         );
     }
 

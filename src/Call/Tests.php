@@ -29,17 +29,20 @@ final readonly class Tests
 
     private const MOST = 30;
 
+    /** A test takes no less, in minutes: the leads go on and the display is read. */
+    private const LEAST_MINUTES = 0.1;
+
     public function __construct(private Kept $kept, private Say $say)
     {
     }
 
     /**
-     * Tests at a place whose name has words that begin so; those that tell most a minute come first.
+     * Tests at a place whose name has words that begin so: of many the cheapest, and of those first what tells most a minute.
      *
      * @param string $where one of PLACES
      * @param string $on    id of the part or of the circuit; anywhere, the part whose tests come first
      *
-     * @return list<TestSummary> at most thirty
+     * @return list<TestSummary> at most thirty, {@see MOST}
      */
     public function find(House $house, Ranking $ranking, Journal $journal, Practice $practice, string $where, string $on, string $search): array
     {
@@ -54,9 +57,10 @@ final readonly class Tests
         $isHere = static fn (TestPlan $plan): bool => self::ANYWHERE !== $where || '' === $on || self::isAt($house, $plan, self::POINT, $on);
         uasort($found, static fn (array $a, array $b): int => [$isHere($b[0]), $a[1], $a[0]->id] <=> [$isHere($a[0]), $b[1], $b[0]->id]);
         $summaries = [];
+        $open = Worth::openBits($ranking);
         foreach (\array_slice($found, 0, self::MOST) as [$plan, $minutes]) {
             $bits = Planner::worth($house, $ranking, $plan->measurement);
-            $summaries[] = [[$isHere($plan), $bits / max($minutes, 0.1)], new TestSummary($plan->id, $names[$plan->id][0], round($minutes, 1), Worth::of($bits, $ranking)->value)];
+            $summaries[] = [[$isHere($plan), $bits / max($minutes, self::LEAST_MINUTES)], new TestSummary($plan->id, $names[$plan->id][0], round($minutes, 1), Worth::among($bits, $open)->value)];
         }
         usort($summaries, static fn (array $a, array $b): int => [$b[0], $a[1]->id] <=> [$a[0], $b[1]->id]);
 

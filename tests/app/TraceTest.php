@@ -81,7 +81,7 @@ final class TraceTest extends ApiTestCase
         self::assertFalse($standing['mainOn']);
         self::assertSame('main', $standing['main']);
         $temporary = (array) $standing['temporary'];
-        self::assertSame(['main', 'rcd-b', 'way5', 'desktop'], array_column($temporary, 'subject'));
+        self::assertSame(['main', 'rcd-b', 'way5', 'desktop'], array_map(static fn (mixed $each): mixed => self::at((array) $each, 'change', 'subject'), $temporary));
         self::assertSame(['device', 'device', 'device', 'load'], array_column($temporary, 'kind'));
         // From the feeder on, one at a time; a load waits for nothing.
         self::assertSame([true, false, false, true], array_column($temporary, 'isOpen'));

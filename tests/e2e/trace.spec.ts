@@ -231,3 +231,35 @@ test('what was away when it was looked for is brought out: tapped meanwhile, ove
     }
     await expect(page.getByText('Read as it is, nothing forced')).toBeVisible();
 });
+
+test('a test that has to be made safe first says so for as long as that is so, and for no longer', async ({ page }) => {
+    let isSafe = false;
+    await page.route('**/api/calls/*/test?*', async (route) => {
+        const answer = await route.fetch();
+        const test = (await answer.json()) as { changes: unknown[] };
+        const step = { operation: 'load', subject: 'desktop', value: 'out', words: 'Unplug or disconnect Desktop computer', backOperation: 'load', backValue: 'on', clampFirst: null };
+        await route.fulfill({ json: { ...test, needsIsolation: !isSafe, changes: [step] } });
+    });
+    await login(page);
+    await page.getByText('Mrs Adeyemi-Hartley').first().click();
+    await expect(page.getByRole('navigation', { name: 'Stages of the call' })).toBeVisible();
+    await page.keyboard.press('Alt+5');
+    await expect(page.getByText(/^What fits/)).toBeAttached();
+    await page.keyboard.press('/');
+    await page.getByLabel('Find', { exact: true }).fill('volts hearth neutral');
+    await page.getByRole('dialog').getByText('Voltage, neutral–earth at Hearth', { exact: true }).first().click();
+    await expect(page.getByRole('link', { name: 'Make safe first' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Step 1 done/ })).toHaveCount(0);
+    await page.getByRole('link', { name: 'Make safe first' }).click();
+    await expect(page).toHaveURL(/make-safe$/);
+    isSafe = true;
+    await page.goBack();
+    // Where it was, and asked of the house anew.
+    await expect(page.getByRole('button', { name: 'Step 1 done' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Make safe first' })).toHaveCount(0);
+    isSafe = false;
+    await page.reload();
+    await expect(page.getByRole('link', { name: 'Make safe first' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('link', { name: 'Make safe first' })).toHaveCount(0);
+});

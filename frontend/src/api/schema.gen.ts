@@ -2508,16 +2508,8 @@ export interface components {
         };
         /** @description One thing that is not as the house rests. */
         Temporary: {
-            /** @enum {string} */
-            operation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
-            subject: string;
-            words: string;
-            /**
-             * @description How it is undone, on the same subject.
-             * @enum {string}
-             */
-            backOperation: "set" | "load" | "lift" | "refit" | "link" | "unlink";
-            backValue: string;
+            /** @description What was done, and how it is undone. */
+            change: components["schemas"]["LedgerEntry"];
             /** @enum {string} */
             kind: "link" | "conductor" | "device" | "load";
             /** @description Whether it may be put back now, before any other. */

@@ -1,6 +1,7 @@
 import type { Detail, Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Button, Modal, Refused } from '../ui/parts';
+import { back } from '../trace/preparation';
 import { say } from '../words';
 import { WayBack } from './WayBack';
 
@@ -20,7 +21,7 @@ export function PutBack({ detail, open, onClose }: { detail: Detail; open: boole
 export function Temporaries({ detail }: { detail: Detail }) {
     const observe = useObserve(detail.call.id);
     const all = detail.standing?.temporary.filter((each) => each.kind !== 'device') ?? [];
-    const undo = (entries: Temporary[]) => observe.mutate({ kind: 'done', payload: { changes: entries.map((each) => ({ operation: each.backOperation, subject: each.subject, value: each.backValue })) } });
+    const undo = (entries: Temporary[]) => observe.mutate({ kind: 'done', payload: { changes: entries.map(({ change }) => back(change)) } });
     const joints = all.filter((each) => each.kind !== 'load');
     const loads = all.filter((each) => each.kind === 'load');
     return (
@@ -41,8 +42,8 @@ export function Temporaries({ detail }: { detail: Detail }) {
             </div>
             <ul className="mb-3 divide-y divide-line">
                 {all.map((each) => (
-                    <li key={each.operation + each.subject} className="flex items-center justify-between gap-2 py-1">
-                        <span className="min-w-0 break-words">{each.words}</span>
+                    <li key={each.change.operation + each.change.subject} className="flex items-center justify-between gap-2 py-1">
+                        <span className="min-w-0 break-words">{each.change.words}</span>
                         {each.isOpen ? (
                             <Button look="quiet" className="whitespace-nowrap" disabled={observe.isPending} onClick={() => undo([each])}>
                                 {say('ledger.back')}

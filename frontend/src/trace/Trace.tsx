@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Detail, Schemas } from '../api/client';
-import { useContradictions, useGlance, useInstruments, useMap, useNextTests, usePending, usePrediction, usePrepared, useRanking, useSend, type Connection } from '../api/hooks';
+import { useContradictions, useGlance, useInstruments, useMap, useNextTests, usePending, usePrediction, usePrepared, useRanking, useSend } from '../api/hooks';
 import { HouseStrip } from '../call/HouseStrip';
 import { Key } from '../call/DangerNow';
 import { useJob, Working } from '../jobs/Working';
@@ -12,12 +12,11 @@ import { useKeys } from '../ui/keys';
 import { Refused, useDraft, Waiting } from '../ui/parts';
 import { useQuiet } from '../ui/quiet';
 import { say } from '../words';
-import { Agreements } from './Agreements';
-import { Contradictions } from './Contradictions';
 import { Another } from './dock/Another';
 import { Choose } from './dock/Choose';
 import { Enter, type InHand } from './dock/Enter';
 import { Frame, Yellow } from './dock/Frame';
+import type { Desk } from './dock/ReadingForm';
 import { InRun } from './dock/InRun';
 import { Prepare } from './dock/Prepare';
 import { Expected } from './Expected';
@@ -26,21 +25,21 @@ import { Kit, useNotToHand, without } from './Kit';
 import type { Selection } from './Circuit';
 import { LineMap } from './LineMap';
 import { MapBar, ZOOMS } from './MapBar';
+import { clampWords, connect, plugged, stopOf, stopWith, terminalNames, whereIs } from './places';
 import { PointPanel } from './PointPanel';
 import { useWays } from './practice';
-import { act, after, back, holds, type Asked, type Plan, type Step } from './preparation';
-import { Readings } from './Readings';
+import { usePlanning } from './planning';
+import { act, after, back, holds, type Asked, type Step } from './preparation';
 import { useRunning } from './running';
-import { fetchTest, useReach, useTestNow } from './runs';
+import { fetchTest, useReach } from './runs';
 import { useSetUp } from './setup';
 import { printOf, switching, withPending, withState } from './standing';
 import { StatePanel } from './StatePanel';
 import { useTouch } from './touch';
 import { useTyping } from './typing';
 import { useKept } from './useKept';
-import { Advice, Ranked } from './why/Why';
-
-type Pane = 'map' | 'causes' | 'readings';
+import { Panes, type Pane } from './Panes';
+import { Column } from './why/Column';
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -65,7 +64,6 @@ export function Trace({ detail }: { detail: Detail }) {
     const [ways, setWay] = useWays();
     // In a run the order of the tests is settled: weighing others waits, so that each reading is answered at once.
     const [series, setSeries] = useDraft(`${callId}.run`);
-    const [plan, setPlan] = useKept<Plan | null>(`yellow-probe.plan.${callId}`, null);
     const [isHand, setHand] = useKept(`yellow-probe.hand.${callId}`, false);
     const [large, setLarge] = useDraft('large');
     const send = useSend(callId);
@@ -80,6 +78,7 @@ export function Trace({ detail }: { detail: Detail }) {
     const isTouch = useTouch();
     const running = useRunning({ callId, series, state, hash: detail.state.hash, isSettled: switching(mine).length === 0, refused: pending.filter((each) => each.refused) });
     const { run, member } = running;
+    const { plan, setPlan, needsIsolation } = usePlanning(callId, series, running, setUpBy.forced);
     // In a run its member says where the leads are; out of it they are where they were put.
     const setUp = useMemo(() => (member ? { ...setUpBy, instrument: member.instrument, terminals: member.terminals, around: member.around } : setUpBy), [member, setUpBy]);
     const test = setUpBy.test?.state === state ? setUpBy.test : null;
@@ -122,22 +121,6 @@ export function Trace({ detail }: { detail: Detail }) {
         '-': () => bigger(-1),
     });
 
-    const current = useTestNow(callId, plan !== null && plan.run === '' ? plan.test.id : null);
-    const now = plan === null ? undefined : plan.run === '' ? current.data : member?.id === plan.test.id ? member : undefined;
-    // Asked of the house as it stands, not as it stood when the test was chosen: supply may have come back meanwhile.
-    const needsIsolation = now?.needsIsolation ?? plan?.test.needsIsolation ?? false;
-    // Made safe, the steps are listed anew: some of them are done by it, and others may be needed.
-    if (plan !== null && now !== undefined && plan.test.needsIsolation && !now.needsIsolation) {
-        setPlan({ ...plan, test: { ...plan.test, changes: now.changes, needsIsolation: false } });
-    }
-
-    // A run whose next place has to be prepared brings its own steps; they stay as they were listed until all are done.
-    if (member && run && running.need === 'changes' && plan?.test.id !== member.id) {
-        setPlan({ test: { ...member, hazard: run.hazard, forced: setUp.forced }, run: run.id, leftOut: [] });
-    } else if (plan !== null && plan.run !== '' && (series === '' || (member && (plan.test.id !== member.id || running.need === 'nothing')))) {
-        setPlan(null);
-    }
-
     if (!instrument || (hasHouse && !map.data)) {
         return (
             <main className="mx-auto w-full max-w-3xl flex-1 space-y-3 p-4">
@@ -173,7 +156,7 @@ export function Trace({ detail }: { detail: Detail }) {
             running.prepared(stands);
         } else {
             setHand(true);
-            const at = map.data?.ways.flatMap((way) => way.stops).find((stop) => stop.terminals.some((terminal) => asked.terminals.includes(terminal.id)));
+            const at = stopWith(map.data, asked.terminals);
             if (at) {
                 setSelected({ kind: 'stop', id: at.part });
             }
@@ -244,6 +227,14 @@ export function Trace({ detail }: { detail: Detail }) {
             change(outlet === null ? { terminals: [] } : { terminals: outlet });
         }
     };
+    /** The leads of a reading on the map once more. */
+    const again = ({ instrument: slug, terminals, around }: Schemas['ReadingView']) => {
+        setSeries('');
+        setPlan(null);
+        setHand(true);
+        change({ instrument: slug, terminals, around });
+        setPane('map');
+    };
     const here = whereIs(map.data, selected);
     const places = looked ?? ranking.data?.suspects.find((suspect) => suspect.class !== '')?.places ?? [];
     // A cause that could be nearly anywhere marks nothing: marks everywhere say no more than none.
@@ -252,7 +243,8 @@ export function Trace({ detail }: { detail: Detail }) {
     const words = leads.length === 0 ? (setUp.around.length === 0 ? [] : [clampWords(map.data, setUp.around)]) : leads.flatMap((lead, at) => (setUp.terminals[at] ? [`${lead} on ${names.get(setUp.terminals[at]) ?? setUp.terminals[at]}`] : [])).concat(device);
     const probes = leads.length === 0 || (plan !== null && run === null) ? [] : leads.flatMap((lead, at) => (setUp.terminals[at] ? [{ lead, terminal: setUp.terminals[at] }] : []));
     const shown = (which: Pane) => (pane === which ? '' : 'compact:hidden');
-    const hand: InHand = { instrument, connection, words, title: test?.words ?? instrument.words, test: test?.id ?? null, hazard: test?.hazard ?? '', forced: setUp.forced, onForced: (forced) => change({ forced }) };
+    const hand: InHand = { instrument, connection, words, title: test?.words ?? instrument.words, test: test?.id ?? null, hazard: test?.hazard ?? '' };
+    const desk: Desk = { typing, onTyping: setTyping, forced: setUp.forced, onForced: (forced) => change({ forced }), isTouch, isLarge: large !== '', onLarge: () => setLarge(large === '' ? 'large' : '') };
     const panel = map.data && <PointPanel map={map.data} selection={selected} instrument={instrument} probes={probes} onPut={put} onClamp={(around) => change({ around })} onTwoStates={(name) => setAnother(say('trace.two-states', { name }))} callId={callId} isFixed={member !== null || !inHand} reach={reach.data?.shown as Record<string, string> | undefined} />;
     const progress = series !== '' ? null : !hasHouse ? <p className="py-2">{say('trace.no-house-dock')}</p> : next.data === undefined ? <Working what={say('work.next')} progress={planned} /> : next.isStale || next.isFetching ? <p className="text-sm text-soft" role="status">{planned && planned.ahead > 0 && !planned.isRunning ? `${say('work.ahead', { what: say('work.next'), count: planned.ahead })} …` : say('trace.weighing')}</p> : null;
 
@@ -267,18 +259,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 )}
             </HouseStrip>
             <main className="flex min-h-0 flex-1 flex-col wide:grid wide:grid-cols-[minmax(0,868fr)_minmax(0,412fr)] wide:grid-rows-[minmax(0,1fr)_auto]">
-                <div role="tablist" aria-label={say('trace.panes')} className="grid shrink-0 grid-cols-3 border-b border-line wide:hidden low:grid-cols-4">
-                    {(['map', 'causes', 'readings'] as const).map((each) => (
-                        <button key={each} type="button" role="tab" aria-selected={pane === each} className={`min-h-11 low:min-h-8 ${pane === each ? 'border-b-4 border-ink font-bold' : ''}`} onClick={() => setPane(each)}>
-                            {each === 'causes' && ranking.data?.suspects[0] && pane !== 'causes' ? `${ranking.data.suspects[0].shown} · ${say('trace.pane.causes')}` : say(`trace.pane.${each}`)}
-                        </button>
-                    ))}
-                    {map.data && (
-                        <button type="button" className="hidden min-h-8 underline underline-offset-4 low:block" onClick={() => setStateOpen(true)}>
-                            {say('strip.switch')}
-                        </button>
-                    )}
-                </div>
+                <Panes pane={pane} onPane={setPane} leading={ranking.data?.suspects[0]?.shown} onSwitch={map.data ? () => setStateOpen(true) : null} />
                 <div className={`flex min-h-0 min-w-0 flex-1 flex-col compact:min-h-28 tiny:min-h-60 wide:border-r wide:border-ink ${shown('map')}`}>
                     {map.data ? (
                         <>
@@ -297,35 +278,10 @@ export function Trace({ detail }: { detail: Detail }) {
                         </p>
                     )}
                 </div>
-                <div className={`min-h-0 overflow-y-auto px-4 pt-2 pb-4 compact:flex-1 ${pane === 'map' ? 'compact:hidden' : ''}`}>
-                    <div className={shown('causes')} data-ranking>
-                        <Refused error={refusal ?? ranking.error ?? next.error} />
-                        <Contradictions odd={odd.data ?? []} />
-                        {series === '' && <Advice detail={detail} next={next.data} />}
-                        {ranking.data ? (
-                            <Ranked ranking={ranking.data} onAccept={setAccepting} onLook={setLooked} status={<Weighed progress={ranked} isWaiting={ranking.isFetching} />} />
-                        ) : (
-                            hasHouse && (ranked ? <Working what={say('work.ranking')} progress={ranked} /> : <Waiting what={say('trace.ranking')} />)
-                        )}
-                        <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
-                        {map.data && <Findings words={map.data.findings} />}
-                    </div>
-                    <div className={`wide:mt-4 ${shown('readings')}`}>
-                        <Readings
-                            callId={callId}
-                            readings={detail.readings}
-                            here={connection}
-                            onAgain={({ instrument: slug, terminals, around }) => {
-                                setSeries('');
-                                setPlan(null);
-                                setHand(true);
-                                change({ instrument: slug, terminals, around });
-                                setPane('map');
-                            }}
-                        />
-                        <Agreements callId={callId} readings={detail.readings.length} isRanked={isRanked} />
-                    </div>
-                </div>
+                <Column detail={detail} pane={pane} ranking={ranking} next={series === '' ? next.data : undefined} error={refusal ?? ranking.error ?? next.error} odd={odd.data ?? []} isRanked={isRanked} here={connection} onAccept={setAccepting} onLook={setLooked} onAgain={again}>
+                    <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
+                    {map.data && <Findings words={map.data.findings} />}
+                </Column>
                 {!may('measure') ? null : plan !== null ? (
                     <Prepare detail={detail} plan={plan} needsIsolation={needsIsolation} state={standing} onPlan={setPlan} onDone={prepared} onBack={takeBack} onOver={left} onOther={over} />
                 ) : run && member ? (
@@ -337,15 +293,9 @@ export function Trace({ detail }: { detail: Detail }) {
                         instrument={instrument}
                         state={state}
                         after={known}
-                        forced={setUp.forced}
-                        onForced={(forced) => change({ forced })}
-                        typing={typing}
-                        onTyping={setTyping}
+                        desk={desk}
                         onEnd={over}
-                        expected={connection && <Expected prediction={prediction} known={member.expected} glance={glance} trap={instrument.trap} />}
-                        isTouch={isTouch}
-                        isLarge={large !== ''}
-                        onLarge={() => setLarge(large === '' ? 'large' : '')}
+                        expected={(isTyped) => <Expected prediction={prediction} known={member.expected} glance={isTyped ? glance : undefined} trap={instrument.trap} />}
                     />
                 ) : series !== '' ? (
                     <Frame detail={detail} yellow={<Yellow hotkey="N" onClick={over}>{say('run.end')}</Yellow>}>
@@ -358,19 +308,14 @@ export function Trace({ detail }: { detail: Detail }) {
                         instruments={instruments.data ?? []}
                         onInstrument={(slug) => change({ instrument: slug })}
                         prediction={prediction}
-                        glance={() => glance}
+                        glance={glance}
                         state={state}
                         after={known}
-                        typing={typing}
-                        onTyping={setTyping}
+                        desk={desk}
                         leads={panel}
                         onOver={over}
                         onLift={lift}
-                        isTouch={isTouch}
-                        isLarge={large !== ''}
-                        onLarge={() => setLarge(large === '' ? 'large' : '')}
                         known={connection && connection.around.length === 0 ? (reach.data?.shown as Record<string, string> | undefined)?.[connection.terminals[1] ?? ''] : undefined}
-                        onStored={() => undefined}
                     />
                 ) : (
                     <Choose detail={detail} next={next.data} progress={progress} onSetUp={(asked, forced) => take(forced ? { ...asked, forced } : { ...asked, forced: [] })} onOther={() => setAnother('')} />
@@ -395,66 +340,4 @@ export function Trace({ detail }: { detail: Detail }) {
             </main>
         </>
     );
-}
-
-/** That a reading is still being weighed; a quick answer needs no word. */
-function Weighed({ progress, isWaiting }: { progress: ReturnType<typeof useJob>; isWaiting: boolean }) {
-    const rested = useQuiet(String(isWaiting), 400);
-    if (progress !== null) {
-        return <Working what={say('work.ranking')} progress={progress} />;
-    }
-    return isWaiting && rested ? (
-        <p role="status" className="text-sm text-soft">
-            {say('trace.go-on')}
-        </p>
-    ) : null;
-}
-
-/** What the tester is connected to; null while a lead is missing. */
-function connect(instrument: Schemas['InstrumentView'], put: string[], around: string[], isPlaced: (terminal: string) => boolean): Connection | null {
-    if (instrument.leads.length === 0) {
-        return around.length === 0 ? null : { terminals: [], around };
-    }
-    const terminals = put.slice(0, instrument.leads.length).filter(isPlaced);
-    if (terminals.length !== instrument.leads.length) {
-        return null;
-    }
-    return instrument.acts ? (around.length > 0 ? { terminals, around } : null) : { terminals, around: [] };
-}
-
-function terminalNames(map: Schemas['MapView'] | undefined): Map<string, string> {
-    const all = map ? [...map.origin, ...map.ways.flatMap((way) => [...way.terminals, ...way.stops.flatMap((stop) => stop.terminals)])] : [];
-    return new Map(all.map((terminal) => [terminal.id, terminal.name]));
-}
-
-function clampWords(map: Schemas['MapView'] | undefined, around: string[]): string {
-    const key = around.join(' ');
-    return [...(map?.deviceClamps ?? []), ...(map?.watches ?? []), ...(map?.ways.flatMap((way) => way.clamps) ?? [])].find((clamp) => clamp.around.join(' ') === key)?.words ?? say('trace.these');
-}
-
-function stopOf(map: Schemas['MapView'] | undefined, part: string): Schemas['StopView'] | undefined {
-    return map?.ways.flatMap((way) => way.stops).find((stop) => stop.part === part);
-}
-
-/** The terminals of the first outlet that takes every pin of the tester; null where there is none. */
-function plugged(stop: Schemas['StopView'], pins: string[]): string[] | null {
-    const outlets = new Map<string, Map<string, string>>();
-    for (const terminal of stop.terminals.filter((each) => each.access === 'front')) {
-        const outlet = terminal.key.replace(/-?[A-Z]$/, '');
-        outlets.set(outlet, (outlets.get(outlet) ?? new Map<string, string>()).set(terminal.role, terminal.id));
-    }
-    for (const outlet of outlets.values()) {
-        const found = pins.map((pin) => outlet.get(pin));
-        if (found.every((each) => each !== undefined)) {
-            return found;
-        }
-    }
-    return null;
-}
-
-/** The point that is chosen on the map, and its circuit. */
-function whereIs(map: Schemas['MapView'] | undefined, selected: Selection | null): { part: string; name: string; circuit: string; way: string } | null {
-    const way = map?.ways.find((each) => (selected?.kind === 'way' ? each.circuit === selected.id : each.stops.some((stop) => stop.part === selected?.id)));
-    const stop = way?.stops.find((each) => selected?.kind === 'stop' && each.part === selected.id);
-    return way ? { part: stop?.part ?? way.device, name: stop?.name ?? way.name, circuit: way.circuit, way: way.name } : null;
 }

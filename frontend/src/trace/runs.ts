@@ -30,7 +30,7 @@ export function useTests(callId: string, query: { where: Where; on: string; sear
 
 /** The same test as the house stands now, while its state is being made: it may have to be made safe first, or not any more. */
 export function useTestNow(callId: string, test: string | null) {
-    return useQuery({ queryKey: ['call', callId, 'test', test], queryFn: () => fetchTest(callId, test ?? ''), enabled: test !== null, retry: false, placeholderData: (old, query) => (query?.queryKey[3] === test ? old : undefined) });
+    return useQuery({ queryKey: ['call', callId, 'test', test], queryFn: () => fetchTest(callId, test ?? ''), enabled: test !== null, retry: false, staleTime: 0, refetchOnMount: 'always' });
 }
 
 /** One test with what has to be done first; asked for when it is chosen. */

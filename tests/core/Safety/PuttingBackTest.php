@@ -35,13 +35,13 @@ final class PuttingBackTest extends TestCase
             $last = $all[\count($all) - 1];
             self::assertSame([Temporary::LOAD, 'desktop', true], [$last->kind, $last->done->subject, $last->isOpen], 'a load waits for nothing');
             if (1 === \count($all)) {
-                $state = $state->after($last->undo);
+                $state = $state->after($last->done->undoneTo(State::resting($house)));
                 continue;
             }
             self::assertTrue($all[0]->isOpen);
             self::assertSame([false], array_unique(array_map(static fn (Temporary $each): bool => $each->isOpen, \array_slice($all, 1, -1))) ?: [false]);
             $subjects[] = [$all[0]->kind, $all[0]->done->subject];
-            $state = $state->after($all[0]->undo);
+            $state = $state->after($all[0]->done->undoneTo(State::resting($house)));
         }
         self::assertSame(array_column($expected, 0), array_column($subjects, 0));
         self::assertSame(['main', 'rcd-b', 'way5'], array_column(\array_slice($subjects, 2), 1));
