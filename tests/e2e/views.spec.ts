@@ -74,3 +74,25 @@ test('placing two probes from the keyboard alone', async ({ page }) => {
     await expect(page.getByText('A on Hearth · L → B on Hearth · E')).toBeVisible();
     await expect(page.getByText('This house:')).toBeVisible();
 });
+
+for (const [width, height] of [[1280, 800], [1024, 768], [640, 400], [390, 844], [360, 740]] as const) {
+    test(`while a test is in hand its field, Store and Danger are in sight without scrolling: ${width} × ${height}`, async ({ browser }) => {
+        const page = await (await browser.newContext({ viewport: { width, height }, hasTouch: width < 600 })).newPage();
+        await login(page);
+        await stage(page, 'Mrs Adeyemi-Hartley', 'Trace', 'Another test');
+        await page.getByRole('button', { name: /^Another test/ }).first().click();
+        await page.getByLabel('Find', { exact: true }).fill('loop high hearth');
+        await page.getByRole('dialog').getByText('Loop, high current, line–earth at Hearth', { exact: true }).first().click();
+        await expect(page.getByLabel('What it shows')).toBeVisible();
+        // With all that comes later too: what is expected, and what it would mean.
+        await page.getByLabel('What it shows').fill('0.44');
+        await expect(page.getByText('This house:')).toBeAttached();
+        for (const found of [page.getByLabel('What it shows'), page.getByRole('button', { name: 'Store', exact: true }), page.getByRole('button', { name: 'Danger: main off' })]) {
+            await expect(found).toBeInViewport({ ratio: 1 });
+            // Nothing lies over it: a trial press goes through.
+            await found.click({ trial: true });
+        }
+        expect(await page.evaluate(() => document.scrollingElement?.scrollTop)).toBe(0);
+        await page.context().close();
+    });
+}

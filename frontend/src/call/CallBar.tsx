@@ -20,7 +20,7 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
     const marked = stages.map((each) => ({ ...each, open: missing(each.slug, detail) }));
     return (
         <>
-            <div className="min-w-0 compact:grow wide:max-w-52">
+            <div className="min-w-0 grow roomy:max-w-52 roomy:grow-0">
                 <h1 className="truncate font-bold" title={detail.call.address}>
                     {detail.call.address}
                 </h1>
@@ -32,8 +32,8 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
                     {detail.standing.temporary.length > 0 && <span className="font-normal"> · {say('strip.temporary', { count: detail.standing.temporary.length })}</span>}
                 </p>
             )}
-            <nav aria-label={say('stages')} className="flex min-w-0 compact:shrink-0 wide:grow">
-                <span className="flex self-stretch compact:hidden">
+            <nav aria-label={say('stages')} className="flex shrink-0 roomy:min-w-0 roomy:shrink roomy:grow">
+                <span className="hidden self-stretch roomy:flex">
                     {marked.map((each) => (
                         <NavLink key={each.slug} to={`/calls/${id}/${each.slug}`} title={each.open === '' ? undefined : `${each.words}: ${each.open}`} className={({ isActive }) => `flex min-h-12 shrink-0 items-center border-b-4 px-1.5 xl:px-2.5 ${isActive ? 'border-ink font-bold' : 'border-transparent text-soft'}`}>
                             <span aria-hidden="true" className="mr-1 text-xs">
@@ -45,7 +45,7 @@ export default function CallBar({ id, stage }: { id: string; stage: string }) {
                     ))}
                 </span>
                 <Menu>
-                    <MenuButton className="min-h-11 border-b-4 border-ink px-2 font-bold whitespace-nowrap wide:hidden">{current?.words} ▾</MenuButton>
+                    <MenuButton className="min-h-11 border-b-4 border-ink px-2 font-bold whitespace-nowrap roomy:hidden">{current?.words} ▾</MenuButton>
                     <MenuItems anchor="bottom end" className="z-30 border border-ink bg-sheet text-ink shadow-lg">
                         {marked.map((each) => (
                             <MenuItem key={each.slug}>

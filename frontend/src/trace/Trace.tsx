@@ -267,7 +267,7 @@ export function Trace({ detail }: { detail: Detail }) {
                                 <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} />
                             </div>
                             <LineMap map={map.data} run={run} at={running.at} onGo={running.go} plan={plan} state={standing} probes={probes} loop={loop} suspected={suspected} proved={proved} selected={selected} readings={detail.readings} causes={ranking.data?.suspects.slice(0, 3).flatMap((suspect) => suspect.places) ?? []} onSelect={select} onSwitch={(part, position) => send({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } }, setRefusal)} zoom={zoom} />
-                            <div className={`shrink-0 wide:border-t wide:border-line wide:px-4 wide:py-1 ${selected === null ? 'hidden' : inHand && plan === null && run === null ? 'wide:hidden' : ''}`}>{panel}</div>
+                            <div className={`shrink-0 wide:border-t wide:border-line wide:px-4 wide:py-1 ${selected === null ? 'hidden' : !inHand || plan !== null || run !== null ? '' : connection === null ? 'wide:hidden' : 'hidden'}`}>{panel}</div>
                         </>
                     ) : (
                         <p className="p-4">

@@ -121,12 +121,13 @@ export function Enter({ detail, hand, instruments, onInstrument, prediction, gla
                     isJudged={isJudged}
                     heading={
                         <>
-                            <p className="flex flex-wrap items-baseline gap-x-2 leading-tight">
-                                <button type="button" className="font-bold underline underline-offset-4" onClick={() => setChoosing(true)}>
+                            <p className={`flex items-baseline gap-x-2 leading-tight ${test === null ? 'flex-wrap' : 'flex-wrap *:first:w-full'}`}>
+                                <button type="button" className="text-left font-bold underline underline-offset-4" onClick={() => setChoosing(true)}>
                                     {title}
                                     <Key of="T" />
                                 </button>
-                                <span id="field-where" className="min-w-0 break-words">
+                                {/* A test of the catalogue has its place in its name; put by hand, only this says where. */}
+                                <span id="field-where" title={words.join('  →  ')} className={test === null ? 'min-w-0 break-words' : 'min-w-0 flex-1 truncate text-sm text-soft'}>
                                     {offMap ? say('enter.off-map') : words.length === 0 ? missingLeads(instrument) : words.join('  →  ')}
                                 </span>
                                 {words.length > 0 && !offMap && (

@@ -22,8 +22,8 @@ export function Frame({ detail, children, side, yellow, neutral, keypad }: Props
     const may = useMay();
     return (
         <section aria-label="What to do" className="flex flex-col border-t-2 border-ink bg-sheet compact:min-h-0 tiny:shrink-0 wide:col-span-2 wide:grid wide:h-[230px] wide:grid-cols-[minmax(0,868fr)_minmax(0,412fr)] low:grid low:grid-cols-[minmax(0,1fr)_auto]">
-            <div className="relative min-h-0 min-w-0 px-4 pt-1.5 compact:shrink compact:overflow-y-auto wide:col-start-1 wide:row-start-1 wide:h-[228px] wide:overflow-y-auto wide:pr-[190px] low:max-h-[50dvh] tiny:max-h-none">{children}</div>
-            <div className="min-h-0 min-w-0 border-line px-4 pt-1.5 pb-1 wide:row-start-1 wide:col-start-2 wide:overflow-y-auto wide:border-l compact:max-h-[15dvh] compact:shrink-0 compact:overflow-y-auto low:hidden tiny:hidden" aria-live="polite" role="group" aria-label={say('dock.side')} tabIndex={0}>
+            <div className="relative min-h-0 min-w-0 px-4 pt-1.5 compact:min-h-38 compact:shrink compact:overflow-y-auto low:min-h-0 wide:col-start-1 wide:row-start-1 wide:h-[228px] wide:overflow-y-auto wide:pr-[190px] low:max-h-[50dvh] tiny:max-h-none">{children}</div>
+            <div className="min-h-0 min-w-0 border-line px-4 pt-1.5 pb-1 wide:row-start-1 wide:col-start-2 wide:overflow-y-auto wide:border-l compact:max-h-[15dvh] compact:shrink compact:overflow-y-auto low:hidden tiny:hidden" aria-live="polite" role="group" aria-label={say('dock.side')} tabIndex={0}>
                 {side}
             </div>
             {keypad}
@@ -49,4 +49,4 @@ export function Yellow({ children, hotkey, disabled, onClick, type = 'button', f
 }
 
 /** A button of the dock that is not the one thing to do next. */
-export const neutralLook = 'min-h-14 w-full rounded-sm border border-ink bg-sheet px-2 py-1 font-bold leading-tight wide:min-h-12';
+export const neutralLook = 'min-h-14 w-full min-w-0 rounded-sm border border-ink bg-sheet px-1 py-1 font-bold leading-tight max-[380px]:text-sm wide:min-h-12 wide:px-2';

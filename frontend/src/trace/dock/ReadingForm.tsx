@@ -107,5 +107,5 @@ export function keypadFor(desk: Desk, instrument: Schemas['InstrumentView'], fie
 
 /** Two columns of the dock, the first narrower where lamps need the room. */
 export function columns(instrument: Schemas['InstrumentView']): string {
-    return `wide:grid wide:gap-5 ${isPictures(instrument) ? 'wide:grid-cols-[minmax(0,14rem)_minmax(0,1fr)]' : 'wide:grid-cols-[minmax(0,21rem)_minmax(0,1fr)]'}`;
+    return `wide:grid wide:gap-5 ${isPictures(instrument) ? 'wide:grid-cols-[minmax(0,7.2rem)_minmax(0,1fr)] roomy:grid-cols-[minmax(0,14rem)_minmax(0,1fr)]' : 'wide:grid-cols-[minmax(0,7.2rem)_minmax(0,1fr)] roomy:grid-cols-[minmax(0,21rem)_minmax(0,1fr)]'}`;
 }
