@@ -1,107 +1,121 @@
-// How long the page takes to answer: 200 actions on the trace view of the demonstration house, on loopback, and again with 150 ms
-// of added delay, after ten actions that are not counted. Run against a fresh demonstration: E2E_URL=http://127.0.0.1:8090 npm run page-speed
+// How long Trace takes to answer, and how much script it needs before its first field: on loopback, and again with added delay.
+// Run against a fresh demonstration: E2E_URL=http://127.0.0.1:8090 npm run page-speed
 import { chromium } from 'playwright-core';
 
-const base = process.env.E2E_URL ?? 'http://127.0.0.1:8080';
-const ROUNDS = 50;
-const READING_EVERY = 5;
-const POINTS = ['Sink', 'Fridge', 'Worktop', 'Dining', 'Bay window', 'Hearth'];
+const base = process.env.E2E_URL ?? 'http://127.0.0.1:8090';
+const ROUNDS = Number(process.env.ROUNDS ?? 30);
+/** Somebody puts the leads on, reads the display and types. */
+const READING_MS = 3000;
 
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const page = await context.newPage();
+const session = await context.newCDPSession(page);
+await session.send('Network.enable');
+let script = 0;
+const scripts = new Map();
+session.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.set(requestId, 0));
+session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => (script += scripts.has(requestId) ? encodedDataLength : 0));
 
-async function enter(context) {
-    const page = await context.newPage();
-    // Entries that the server has answered are counted: the page shows an act before that.
-    await page.addInitScript(() => {
-        window.answered = 0;
-        const send = window.fetch;
-        window.fetch = async (request, ...rest) => {
-            const response = await send(request, ...rest);
-            window.answered += (request.url ?? String(request)).endsWith('/observations') ? 1 : 0;
-            return response;
-        };
-    });
-    await page.goto(base);
-    await page.getByLabel('E-mail').fill('ines@brindle.example');
-    await page.getByLabel('Password').fill('two-probes');
-    await page.getByRole('button', { name: 'Log in' }).click();
-    await page.getByText('Mrs Adeyemi-Hartley').first().click();
-    await page.getByRole('navigation', { name: 'Stages of the call' }).getByRole('link', { name: 'Trace' }).click();
-    await page.getByRole('button', { name: /^Way: Ring, ground/ }).waitFor();
-    await page.getByRole('radio', { name: 'Volts' }).click();
-    await page.waitForLoadState('networkidle');
-    return page;
-}
+await page.goto(base);
+await page.getByLabel('E-mail').fill('ines@brindle.example');
+await page.getByLabel('Password').fill('two-probes');
+await page.getByRole('button', { name: 'Log in' }).click();
+await page.getByText('Mrs Adeyemi-Hartley').first().waitFor();
+const id = (await (await page.request.get('/api/calls')).json()).calls.find((call) => call.customer.startsWith('Mrs Adeyemi')).id;
+script = 0;
+await session.send('Network.clearBrowserCache');
+await page.goto(`${base}/calls/${id}/trace`);
+await page.getByText(/^What fits/).waitFor({ state: 'attached' });
+await page.waitForLoadState('networkidle');
+console.log(`script before the first field: ${(script / 1000).toFixed(0)} kB, compressed`);
 
-/** Clicks in the page and counts the milliseconds until anything changed, and until the answer is there, a frame drawn. */
-function timed(page, click, answered) {
-    return page.evaluate(
-        async ([target, condition]) => {
-            const is = new Function(`return (${condition})()`);
-            const element = document.querySelector(target);
-            if (!element) {
-                throw new Error(`nothing to click: ${target}`);
-            }
-            const begun = performance.now();
-            let shown = null;
-            const watcher = new MutationObserver(() => (shown ??= performance.now() - begun));
-            watcher.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
-            element instanceof HTMLElement ? element.click() : element.dispatchEvent(new MouseEvent('click', { bubbles: true }));
-            while (!is()) {
+/** Waits in the page, a frame at a time, until something holds; milliseconds. */
+const until = (condition, argument) =>
+    page.evaluate(
+        async ([text, given]) => {
+            const holds = new Function('given', `return (${text})(given)`);
+            const begun = window.begun ?? performance.now();
+            while (!holds(given)) {
                 if (performance.now() - begun > 20000) {
-                    throw new Error(`no answer to ${target}`);
+                    throw new Error(`waited in vain: ${text}`);
                 }
                 await new Promise(requestAnimationFrame);
             }
-            watcher.disconnect();
-            const done = performance.now() - begun;
-            return { shown: shown ?? done, done };
+            window.begun = undefined;
+            return performance.now() - begun;
         },
-        [click, answered.toString()],
+        [condition.toString(), argument],
     );
+
+/** Notes in the page when a key goes down, so that what comes after it is timed from there. */
+const key = async (name) => {
+    await page.evaluate((wanted) => addEventListener('keydown', (event) => event.key === wanted && (window.begun = performance.now()), { once: true, capture: true }), name);
+    await page.keyboard.press(name);
+};
+
+function print(what, list) {
+    const sorted = [...list].sort((a, b) => a - b);
+    const at = (share) => sorted[Math.ceil(share * sorted.length) - 1].toFixed(0);
+    console.log(`${what}: ${list.length} times, median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, longest ${at(1)} ms`);
 }
 
-/** @param counts whether the times are printed: a server just started still compiles what it runs */
-async function measure(delay, rounds, counts) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
-    const page = await enter(context);
-    if (delay > 0) {
-        const session = await context.newCDPSession(page);
-        await session.send('Network.emulateNetworkConditions', { offline: false, latency: delay, downloadThroughput: -1, uploadThroughput: -1 });
-    }
-    const times = { 'a probe moved': [], 'a lever put over': [], 'a reading stored and ranked': [] };
-    for (let round = 0; round < rounds; ++round) {
-        const point = POINTS[round % POINTS.length];
-        await page.getByRole('button', { name: new RegExp(`^${point}: `) }).first().click();
-        const chip = (lead, terminal) => `[aria-label="Lead ${lead} on ${point} · ${terminal}"]`;
-        times['a probe moved'].push(await timed(page, chip('A', 'L'), () => document.querySelectorAll('button[aria-label^="Lead B"] .font-mono').length > 0));
-        times['a probe moved'].push(await timed(page, chip('B', 'N'), () => [...document.querySelectorAll('section[aria-label="Tester"] p')].some((each) => each.textContent === 'This house should read' && (each.nextElementSibling?.textContent ?? '') !== '')));
-        if (round % READING_EVERY === 0) {
-            await page.waitForTimeout(2500); // somebody reads the display and types
-            await page.getByLabel('What it shows').fill('231');
-            const before = await page.getByText(/^What still fits/).textContent();
-            await page.evaluate((text) => (window.before = text), before);
-            times['a reading stored and ranked'].push(await timed(page, 'section[aria-label="Tester"] button[type="submit"]', () => ![...document.querySelectorAll('h2')].some((each) => each.textContent === window.before)));
-        }
-        await page.getByRole('button', { name: 'Take the leads off' }).click();
-        await page.getByRole('button', { name: /^Way: Oven/ }).click();
-        const is = (await page.getByRole('button', { name: 'Switch Oven off' }).count()) === 1 ? 'off' : 'on';
-        await page.evaluate(() => (window.before = window.answered));
-        times['a lever put over'].push(await timed(page, `[aria-label="Switch Oven ${is}"]`, new Function(`return window.answered > window.before && document.querySelector('[aria-label^="Way: Oven"][aria-label$=", ${is}"]') !== null`)));
-        await page.waitForTimeout(400);
-    }
-    if (counts) {
-        console.log(`${delay} ms of added delay`);
-    }
-    for (const [what, list] of counts ? Object.entries(times) : []) {
-        const at = (key, share) => [...list].map((each) => each[key]).sort((a, b) => a - b)[Math.ceil(share * list.length) - 1];
-        console.log(`  ${what}: ${list.length} times, answered in ${at('done', 0.5).toFixed(0)} ms, 95th percentile ${at('done', 0.95).toFixed(0)}; something shows after ${at('shown', 0.95).toFixed(0)}`);
-    }
-    await context.close();
-}
+const stand = async (search) => {
+    await page.keyboard.press('/');
+    await page.getByLabel('Find', { exact: true }).fill(search);
+};
 
-await measure(0, 2 * READING_EVERY, false);
-for (const delay of [0, 150]) {
-    await measure(delay, ROUNDS, true);
+// A reading typed: from Enter until the ranking counts it, each at another point. The first three are not counted.
+const { readings } = await (await page.request.get(`/api/calls/${id}`)).json();
+let count = new Set(readings.filter((each) => each.withdrawn === null).map((each) => each.id)).size;
+const tests = (await (await page.request.get(`/api/calls/${id}/tests?where=any&search=zs`)).json()).map((each) => each.id);
+const ready = [];
+for (const test of tests) {
+    const full = await (await page.request.get(`/api/calls/${id}/test?test=${encodeURIComponent(test)}`)).json();
+    if (full.changes.length === 0 && !full.needsIsolation) {
+        ready.push(full);
+    }
 }
+const ranked = [];
+for (let round = 0; round < ROUNDS; ++round) {
+    const test = ready[round % ready.length];
+    await stand('zs');
+    await page.getByRole('dialog').getByRole('button', { name: test.words }).first().click();
+    await page.getByLabel('What it shows').waitFor();
+    await page.waitForTimeout(READING_MS);
+    await page.keyboard.type((0.4 + round / 100).toFixed(2));
+    await key('Enter');
+    const before = ++count;
+    const ms = await until((least) => Number(/(\d+) reading/.exec([...document.querySelectorAll('h2')].map((each) => each.textContent).find((text) => text.startsWith('What fits')) ?? '')?.[1] ?? 0) >= least, before);
+    if (round >= 3) {
+        ranked.push(ms);
+    }
+    await page.keyboard.press('Escape');
+}
+print('a reading typed, until it is ranked', ranked);
+
+// A run with a server that answers a second and a half late: from Enter until the next place has its field.
+await page.route('**/api/calls/**', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+});
+await stand('polarity');
+await page.getByRole('dialog').getByRole('heading', { name: /runs/ }).waitFor({ timeout: 30_000 });
+await page.getByRole('dialog').locator('h3 + ul button').first().click();
+await page.getByLabel('What it shows').waitFor({ timeout: 60_000 });
+const next = [];
+for (let at = 0; at < 12; ++at) {
+    const where = await page.evaluate(() => document.querySelector('#field-where')?.innerText ?? '');
+    if (where === '') {
+        break;
+    }
+    await page.keyboard.type('230');
+    await key('Enter');
+    const isLast = await page.evaluate(() => document.querySelector('[data-reading]') === null);
+    if (isLast) {
+        break;
+    }
+    next.push(await until((old) => (document.querySelector('#field-where')?.innerText ?? '') !== old && document.querySelector('[data-reading]')?.value === '', where));
+}
+print('the next field of a run, each answer 1.5 s late', next);
 await browser.close();

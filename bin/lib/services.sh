@@ -11,6 +11,7 @@ queues_of() { if ranks "$1"; then printf 'ranking'; else printf 'next'; fi; }
 niceness_of() {
     case $1 in
         mariadb | fpm | nginx) printf -- -4 ;;
+        fpm-ranked) printf 0 ;;
         worker-*) if ranks "$1"; then printf 2; else printf 10; fi ;;
         keeper) printf 10 ;;
     esac
@@ -34,7 +35,7 @@ weigh() {
 # In the order they are started.
 services() {
     local at
-    printf 'mariadb fpm nginx'
+    printf 'mariadb fpm fpm-ranked nginx'
     for at in $(seq "$WORKERS"); do printf ' worker-%d' "$at"; done
     printf ' keeper\n'
 }
@@ -48,7 +49,7 @@ run_service() {
 start_service() {
     case $1 in
         mariadb) run_mariadb && wait_for mariadb db_answers ;;
-        fpm) run_fpm && wait_for fpm fpm_answers ;;
+        fpm | fpm-ranked) run_fpm "$1" && wait_for "$1" fpm_answers "$1" ;;
         nginx) run_nginx && wait_for nginx port_taken "$PORT" ;;
         worker-*) YP_WORKER=$1 group "$1" nice -n "$(niceness_of "$1")" php$PHP_VERSION "$PROJECT/bin/console" --no-interaction messenger:consume $(queues_of "$1") --sleep=0.05 --time-limit=3600 --memory-limit=400M --quiet ;;
         keeper) group keeper nice -n "$(niceness_of keeper)" php$PHP_VERSION "$PROJECT/bin/console" --no-interaction keep --quiet ;;
@@ -58,6 +59,7 @@ start_service() {
 # Words that the command of a service holds: what has them and the number of its group is ours.
 mark_of() {
     case $1 in
+        fpm-ranked) printf 'fpm' ;;
         worker-*) printf 'messenger:consume' ;;
         keeper) printf 'console' ;;
         *) printf '%s' "$1" ;;

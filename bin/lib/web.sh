@@ -1,9 +1,14 @@
 # The configuration of PHP-FPM and nginx. Sourced, not run.
 # shellcheck shell=bash
 
-# Pools, so that one kind of work never waits for another: storing and reading; rankings and what is computed from them;
-# logins, whose hashing is slow on purpose.
-pools() { printf '%s\n' "entry ${YP_ENTRY_POOL:-4}" "ranked ${YP_RANKED_POOL:-3}" "doors 2"; }
+# Pools of a PHP-FPM, so that one kind of work never waits for another: storing and reading; logins, whose hashing is slow on
+# purpose; and, with a master of its own that has another share of the processor, rankings and what is computed from them.
+pools() {
+    case $1 in
+        fpm) printf '%s\n' "entry ${YP_ENTRY_POOL:-4}" "doors 2" ;;
+        fpm-ranked) printf '%s\n' "ranked ${YP_RANKED_POOL:-3}" ;;
+    esac
+}
 
 pool_socket() {
     local socket=$VAR/run/$1.sock
@@ -12,11 +17,12 @@ pool_socket() {
 }
 
 run_fpm() {
-    local name children root=
-    [ "$SERVER_USER" = root ] && root=-R
+    local master=$1 name children root= preload="-d opcache.preload=$VAR/cache/prod/App_KernelProdContainer.preload.php"
+    # PHP loads nothing ahead as root.
+    [ "$SERVER_USER" = root ] && root=-R && preload=
     {
-        printf '[global]\ndaemonize = no\nerror_log = %s\n' "$VAR/log/fpm.log"
-        pools | while read -r name children; do
+        printf '[global]\ndaemonize = no\nerror_log = %s\n' "$VAR/log/$master.log"
+        pools "$master" | while read -r name children; do
             rm -f "$(pool_socket "$name")"
             cat <<CONF
 [$name]
@@ -31,14 +37,14 @@ request_terminate_timeout = 60s
 CONF
             [ "$SERVER_USER" = root ] && printf 'user = root\ngroup = root\n'
         done
-    } >"$VAR/run/fpm.conf"
+    } >"$VAR/run/$master.conf"
     # shellcheck disable=SC2086
-    PHP_INI_SCAN_DIR="/etc/php/$PHP_VERSION/fpm/conf.d:$VAR/run/php.d" group fpm php-fpm$PHP_VERSION -F $root -y "$VAR/run/fpm.conf"
+    PHP_INI_SCAN_DIR="/etc/php/$PHP_VERSION/fpm/conf.d:$VAR/run/php.d" group "$master" php-fpm$PHP_VERSION $preload -F $root -y "$VAR/run/$master.conf"
 }
 
 fpm_answers() {
     local name children
-    pools | while read -r name children; do [ -S "$(pool_socket "$name")" ] || return 1; done
+    pools "$1" | while read -r name children; do [ -S "$(pool_socket "$name")" ] || return 1; done
 }
 
 # Headers of every answer. A location that has an add_header of its own loses the server's: each includes this file instead.

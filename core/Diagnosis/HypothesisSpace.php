@@ -34,6 +34,7 @@ final class HypothesisSpace
         $behind = self::behind($house, $story->tripped);
         $rooms = array_map($rates->inRoom(...), $house->places);
         $lit = self::lit($house);
+        $told = new ToldPlaces($house, $story->where);
         $hypotheses = [];
         // A kind that this house has no place for is somebody else's fault: its share goes to something else.
         $else = $given['other'] ?? 0.0;
@@ -50,7 +51,7 @@ final class HypothesisSpace
             $logs = array_map(log(...), $asks->shares($kind->severities()));
             $comes = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $at => $site) {
-                $prior = $share * $weight[$at] / $weights * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
+                $prior = $share * $weight[$at] / $weights * $told->factor($site) * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $comes) * $prior, $logs);
                 if ($comes > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $comes * $prior, $logs);

@@ -55,6 +55,25 @@ final class Implied
         return $held;
     }
 
+    /**
+     * What a reading in this measurement may imply that the evidence does not hold yet, for whoever works that out ahead.
+     *
+     * @param list<Evidence> $evidence those that follow from {@see holds()} with it
+     *
+     * @return list<Measurement>
+     */
+    public static function possible(House $house, array $evidence, Measurement $measurement): array
+    {
+        $known = [];
+        foreach ($evidence as $piece) {
+            if ($piece->measurement->instrument instanceof DeviceWatch) {
+                $known[$piece->measurement->connection->device()] = true;
+            }
+        }
+
+        return self::readsSupply($house, $measurement) ? array_values(array_diff_key(Watched::by($house, $measurement), $known)) : [];
+    }
+
     /** The reading that a piece of evidence is, or that it is implied by. */
     public static function source(string $id): string
     {
@@ -69,15 +88,23 @@ final class Implied
     private static function isSupplied(House $house, Evidence $piece): bool
     {
         $tester = $piece->measurement->instrument;
-        if ($piece->blunder > Likelihood::BLUNDER) {
+        if ($piece->blunder > Likelihood::BLUNDER || !self::readsSupply($house, $piece->measurement)) {
             return false;
         }
 
         return match (true) {
             $tester instanceof LoopTester => ShownKind::Value === $piece->reading->kind,
             $tester instanceof PlugInTester => str_contains($piece->reading->pattern, '1'),
-            Unit::Volt === $tester->unit() => $piece->reading->value >= self::SUPPLIED * Supply::of($house)->nominalVolts && [] !== array_filter($piece->measurement->connection->terminals, static fn (string $terminal): bool => $house->hasTerminal($terminal) && Role::Line === $house->terminals[$terminal]->role),
-            default => false,
+            default => $piece->reading->value >= self::SUPPLIED * Supply::of($house)->nominalVolts,
         };
+    }
+
+    /** Whether what is shown there can tell that the supply was on. */
+    private static function readsSupply(House $house, Measurement $measurement): bool
+    {
+        $tester = $measurement->instrument;
+
+        return $tester instanceof LoopTester || $tester instanceof PlugInTester
+            || (Unit::Volt === $tester->unit() && [] !== array_filter($measurement->connection->terminals, static fn (string $terminal): bool => $house->hasTerminal($terminal) && Role::Line === $house->terminals[$terminal]->role));
     }
 }

@@ -22,14 +22,21 @@ final readonly class Story
     /** @var list<string> devices that opened by themselves, by their parts */
     public array $tripped;
 
+    /** @var list<string> places where it shows, by their ids */
+    public array $where;
+
     /**
      * @param list<string>                $symptoms
      * @param list<string>                $contexts
      * @param list<array{string, string}> $findings what was seen or smelt, and at which place; an empty place is anywhere
      * @param list<string>                $tripped
+     * @param list<string>                $where
      */
-    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [], array $tripped = [])
+    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [], array $tripped = [], array $where = [])
     {
+        $where = array_values(array_unique($where));
+        sort($where);
+        $this->where = $where;
         $tripped = array_values(array_unique($tripped));
         sort($tripped);
         $this->tripped = $tripped;

@@ -38,7 +38,7 @@ final readonly class ProblemListener
         }
         if ($thrown instanceof NotYet) {
             $address = "/api/calls/$thrown->callId/jobs/$thrown->what";
-            $event->setResponse(Answer::of(new JobView($address, new Progress(false, 0, 0, 0)), Response::HTTP_ACCEPTED));
+            $event->setResponse(Answer::of(new JobView($address, Progress::of(false, 0, 0, 0)), Response::HTTP_ACCEPTED));
             $event->allowCustomResponseCode();
 
             return;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Api\View\ConductorView;
 use App\Api\View\ControlView;
+use App\Api\View\LegView;
 use App\Api\View\LinkView;
 use App\Api\View\OptionView;
 use YellowProbe\Installation\BoardEnds;
@@ -13,6 +15,7 @@ use YellowProbe\Installation\Labels;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Part\LightSwitch;
 use YellowProbe\Installation\Part\Outlets;
+use YellowProbe\Installation\Role;
 use YellowProbe\Installation\State;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Safety\ClampFirst;
@@ -32,10 +35,48 @@ final readonly class Controls
     /** @return list<ControlView> */
     public function ofWay(string $circuit): array
     {
-        $earth = BoardEnds::earthAtBoard($this->house, $circuit);
-        $joints = [...BoardEnds::neutralsAtBoard($this->house, $circuit), ...(null === $earth ? [] : $this->landed($earth, $circuit))];
+        return array_map(fn (string $joint): ControlView => $this->joint($joint, ucfirst(Labels::joint($this->house, $joint))), $this->atBoard($circuit));
+    }
 
-        return array_map(fn (string $joint): ControlView => $this->joint($joint, ucfirst(Labels::joint($this->house, $joint))), array_values(array_unique($joints)));
+    /** @return list<string> joints of a circuit's conductors at the board: lines, neutrals, earths */
+    public function atBoard(string $circuit): array
+    {
+        $earth = BoardEnds::earthAtBoard($this->house, $circuit);
+        $lines = array_merge(...array_map(fn (Role $role): array => BoardEnds::joints($this->house, $circuit, $role->value), [Role::Line, Role::Leg1, Role::Leg2]));
+
+        return array_values(array_unique([...$lines, ...BoardEnds::neutralsAtBoard($this->house, $circuit), ...(null === $earth ? [] : $this->landed($earth, $circuit))]));
+    }
+
+    /** @return list<string> joints of the cores that end at a point */
+    public function landedAt(Part $part): array
+    {
+        $joints = [];
+        foreach ($this->house->terminals as $terminal) {
+            foreach ($terminal->part === $part->id ? $this->house->wiring->landedOn($terminal->id) : [] as [$core, $end]) {
+                $joints[] = $core->joint($end);
+            }
+        }
+
+        return $joints;
+    }
+
+    /**
+     * Conductors by the cable that they are of.
+     *
+     * @param list<string> $joints
+     *
+     * @return list<LegView>
+     */
+    public function legs(array $joints): array
+    {
+        $words = $conductors = [];
+        foreach ($joints as $joint) {
+            [$core, $end] = $this->house->joint($joint) ?? throw new \LogicException("$joint is no joint.");
+            $words[$core->cable] ??= 'to '.Labels::beyond($this->house, $core, $end);
+            $conductors[$core->cable][] = new ConductorView($core->role->value, ucfirst(Labels::role($core->role)), $joint);
+        }
+
+        return array_map(static fn (string $cable): LegView => new LegView($words[$cable], $conductors[$cable]), array_map(strval(...), array_keys($conductors)));
     }
 
     /** @return list<ControlView> */
@@ -54,12 +95,9 @@ final readonly class Controls
             $subject = $part->terminal($outlet);
             $controls[] = new ControlView('load', $subject, 'Heater of 2 kW'.(\count(Outlets::of($part)) > 1 ? ', outlet '.($at + 1) : ''), $this->state->load($subject), self::options(self::HEATER), null);
         }
-        foreach ($this->house->terminals as $terminal) {
-            if ($terminal->part === $part->id) {
-                foreach ($this->house->wiring->landedOn($terminal->id) as [$core, $end]) {
-                    $controls[] = $this->joint($core->joint($end), ucfirst(Labels::role($core->role)).' to '.Labels::beyond($this->house, $core, $end));
-                }
-            }
+        foreach ($this->landedAt($part) as $joint) {
+            [$core, $end] = $this->house->joint($joint) ?? throw new \LogicException("$joint is no joint.");
+            $controls[] = $this->joint($joint, ucfirst(Labels::role($core->role)).' to '.Labels::beyond($this->house, $core, $end));
         }
 
         return $controls;

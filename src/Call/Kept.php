@@ -22,6 +22,10 @@ final readonly class Kept
     /** Locks of one name; each is a file, so there must not be one for every key. */
     private const LOCKS = 64;
 
+    /** About what a table or a ranking takes where nothing else is done: who has waited so long works it out too. */
+    private const PATIENCE_SECONDS = 0.5;
+    private const LOOK_MICROSECONDS = 10_000;
+
     public function __construct(#[Autowire(service: 'cache.predictions')] private CacheItemPoolInterface $pool, private LockFactory $locks, private Pulse $pulse)
     {
     }
@@ -31,7 +35,8 @@ final readonly class Kept
      *
      * @param string                  $what rankings are locked first, then tables
      * @param array<array-key, mixed> $on   what it depends on beside the house and the version of the computation
-     * @param \Closure(): T           $make one request works it out, others that ask meanwhile wait for it
+     * @param \Closure(): T           $make one request works it out, others that ask meanwhile wait for it, but not for long: a worker
+     *                                     that comes after them must not hold them up
      *
      * @return T
      */
@@ -42,14 +47,19 @@ final readonly class Kept
         if (!$item->isHit()) {
             // Locks of one name are taken inside those of another in one order only, so nobody waits in a circle.
             $lock = $this->locks->createLock($what.' '.crc32($key) % self::LOCKS);
-            $lock->acquire(true);
-            try {
+            $until = microtime(true) + self::PATIENCE_SECONDS;
+            do {
+                $isMine = $lock->acquire();
                 $item = $this->pool->getItem($key);
+                $isOver = $isMine || $item->isHit() || microtime(true) > $until;
+                $isOver || usleep(self::LOOK_MICROSECONDS);
+            } while (!$isOver);
+            try {
                 if (!$item->isHit()) {
                     $this->pool->save($item->set($make()));
                 }
             } finally {
-                $lock->release();
+                $isMine && $lock->release();
             }
         }
         /** @var T */

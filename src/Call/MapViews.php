@@ -81,6 +81,7 @@ final readonly class MapViews
             $id,
             $circuit->name,
             $device->id,
+            $device->place,
             (Ratings::knownCurve($device) ?? '').(Ratings::knownAmperes($device) ?? '?'),
             $group?->id,
             null === $group ? '' : $group->name,
@@ -91,6 +92,7 @@ final readonly class MapViews
             $map['ring'],
             array_values(array_filter(array_map(static fn (string $words, array $roles): ClampView => new ClampView("$circuit->name: $words", ResidualClamp::conductors($house, $id, ...$roles)->around), array_keys(self::CLAMPS), array_values(self::CLAMPS)), static fn (ClampView $clamp): bool => [] !== $clamp->around)),
             $controls->ofWay($id),
+            $controls->legs($controls->atBoard($id)),
         );
     }
 
@@ -105,7 +107,7 @@ final readonly class MapViews
             }
         }
 
-        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], Terminals::ofPoint($house, $state, $part), $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part));
+        return new StopView($part->id, $part->place, $part->name, $part->kind, $stop['column'], $stop['row'], $stop['after'], Terminals::ofPoint($house, $state, $part), $loads, Knowing::Assumed === $house->cables[$stop['cables'][0]]->lengthMetres->knowing, $controls->ofPoint($part), $controls->legs($controls->landedAt($part)));
     }
 
     /** @return list<string> the poles by which a device is watched; none where it does not open by itself */

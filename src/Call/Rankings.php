@@ -89,11 +89,14 @@ final readonly class Rankings
         return array_values($missing);
     }
 
-    /** Works out what each cause would show in a measurement, so that the ranking need not wait for it. */
+    /** Works out what each cause would show in a measurement, and what a reading there may imply, so that the ranking need not wait for it. */
     public function prepare(Journal $journal, Measurement $measurement): void
     {
         if (null !== $journal->house) {
-            $this->kept->table($journal->house, $measurement, $this->hypotheses($journal->house, $journal));
+            $hypotheses = $this->hypotheses($journal->house, $journal);
+            foreach ([$measurement, ...Implied::possible($journal->house, $this->weighed($journal->house, $journal, $hypotheses), $measurement)] as $ahead) {
+                $this->kept->table($journal->house, $ahead, $hypotheses);
+            }
         }
     }
 

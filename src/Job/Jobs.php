@@ -137,7 +137,7 @@ final readonly class Jobs
         }
         $ahead = self::QUEUED !== $row['status'] ? 0 : $this->connection->fetchOne("SELECT COUNT(*) FROM job WHERE status = 'queued' AND asked_at < ? AND what LIKE ?", [$row['asked_at'], str_starts_with($what, NextTests::WHAT) ? NextTests::WHAT.'%' : Ranking::WHAT]);
 
-        return new Progress(self::RUNNING === $row['status'], (int) $row['done'], (int) $row['total'], is_numeric($ahead) ? (int) $ahead : 0);
+        return Progress::of(self::RUNNING === $row['status'], (int) $row['done'], (int) $row['total'], is_numeric($ahead) ? (int) $ahead : 0);
     }
 
     /** A worker is there. */

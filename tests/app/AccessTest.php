@@ -61,6 +61,8 @@ final class AccessTest extends ApiTestCase
         'POST /api/calls/{id}/glance' => self::EVERYBODY,
         'GET /api/calls/{id}/tests' => self::EVERYBODY,
         'GET /api/calls/{id}/test' => self::EVERYBODY,
+        'GET /api/calls/{id}/in-hand' => self::EVERYBODY,
+        'PUT /api/calls/{id}/in-hand' => self::MEASURING,
         'POST /api/calls/{id}/preparations' => self::MEASURING,
         'GET /api/calls/{id}/map' => self::EVERYBODY,
         'GET /api/calls/{id}/map.svg' => self::EVERYBODY,

@@ -36,7 +36,7 @@ final class JobTest extends ApiTestCase
             self::assertSame('ranking', $this->notYet(fn () => $ranked->view($call, $this->journal()))->what);
         }
         self::assertCount(1, $this->sent('ranking'), 'asked three times it is one job');
-        self::assertEquals(new Progress(false, 0, 0, 0), self::service(Jobs::class)->progress($call, 'ranking'));
+        self::assertEquals(Progress::of(false, 0, 0, 0), self::service(Jobs::class)->progress($call, 'ranking'));
         $job = $this->sent('ranking')[0];
         self::assertInstanceOf(Ranking::class, $job);
         self::service(Worker::class)->ranking($job);
@@ -78,9 +78,9 @@ final class JobTest extends ApiTestCase
         self::assertTrue($jobs->take($job));
         self::assertFalse($jobs->take($job), 'nobody else takes it');
         $jobs->beat($job, 2, 5);
-        self::assertEquals(new Progress(true, 2, 5, 0), $jobs->progress($call, 'ranking'));
+        self::assertEquals(Progress::of(true, 2, 5, 0), $jobs->progress($call, 'ranking'));
         $jobs->ask($call, new Ranking($call->id->toRfc4122(), 'two'));
-        self::assertEquals(new Progress(false, 0, 0, 0), $jobs->progress($call, 'ranking'));
+        self::assertEquals(Progress::of(false, 0, 0, 0), $jobs->progress($call, 'ranking'));
         $this->expectException(Superseded::class);
         $jobs->beat($job, 3, 5);
     }
@@ -111,7 +111,7 @@ final class JobTest extends ApiTestCase
         foreach (['Salter', '19 Sallow', '4 Wicket'] as $before => $address) {
             $call = $this->row($address);
             $jobs->ask($call, new Ranking($call->id->toRfc4122(), 'one'));
-            self::assertEquals(new Progress(false, 0, 0, $before), $jobs->progress($call, 'ranking'));
+            self::assertEquals(Progress::of(false, 0, 0, $before), $jobs->progress($call, 'ranking'));
         }
     }
 

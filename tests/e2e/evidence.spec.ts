@@ -153,7 +153,7 @@ test('a tester left in the van is not asked for, over a reload too', async ({ pa
 
 test('a slow server and a quick hand: every figure of a run belongs to the point that was on the screen', async ({ page }) => {
     await openTrace(page, 'Mrs Adeyemi-Hartley');
-    await page.keyboard.press('b');
+    await page.keyboard.press('/');
     await page.getByLabel('Find', { exact: true }).fill('loop every point of ring, ground floor');
     await page.getByRole('dialog').getByRole('button', { name: /every point of Ring, ground floor/ }).first().click();
     const run = page.getByRole('region', { name: 'Run of readings' });

@@ -99,7 +99,7 @@ for (const call of calls) {
         await expect(page).toHaveURL(/\/trace$/);
         await expect(page.getByText(/^What fits/)).toBeAttached();
 
-        await page.keyboard.press('b');
+        await page.keyboard.press('/');
         await expect(page.getByRole('heading', { name: 'Another test' })).toBeVisible();
         await write(page, /^Find/, 'plug-in');
         await enter(page, call.run);

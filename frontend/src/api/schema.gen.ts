@@ -853,6 +853,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/in-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["inHand"];
+        put: operations["takeInHand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1037,6 +1053,14 @@ export interface components {
             /** @description The name of the electrician. */
             electrician: string;
             until: string;
+        };
+        /** @description A conductor where it lands, by the control that lifts and refits it. */
+        ConductorView: {
+            role: string;
+            /** @description What it is called: line, neutral, earth. */
+            words: string;
+            /** @description Of its control. */
+            subject: string;
         };
         /** @description Who agreed to the work, and how. */
         Consent: {
@@ -1278,6 +1302,19 @@ export interface components {
             /** @description What is odd and possible: no error, something to look at. */
             findings: components["schemas"]["FindingView"][];
         };
+        /** @description The test that somebody is preparing for, wherever they go on with it. */
+        InHandView: {
+            /** @description Id of the test; empty where the run says it, or nothing is in hand. */
+            test: string;
+            /** @description Id of the run; empty for a test by itself. */
+            run: string;
+            /** @description The last entry when its steps were listed; empty where there was none. */
+            since: string;
+            /** @description Subjects of the steps that were left out. */
+            leftOut: string[];
+            /** @description What is done meanwhile to bring out what comes and goes. */
+            forced: string[];
+        };
         /** @description A tester. */
         InstrumentView: {
             slug: string;
@@ -1376,6 +1413,12 @@ export interface components {
             backValue: string;
             /** @description Core that the jaw of a clamp goes around before this is done: a neutral or an earth that is parted. */
             clampFirst: string | null;
+        };
+        /** @description A cable where it ends at a way or a point, with its conductors. */
+        LegView: {
+            /** @description Where it leads. */
+            words: string;
+            conductors: components["schemas"]["ConductorView"][];
         };
         /** @description One row of a board's truth table: a lever opened by itself, and what went dead with it. */
         LeverTried: {
@@ -2172,6 +2215,8 @@ export interface components {
             total: number;
             /** @description Others that are worked out before it. */
             ahead: number;
+            /** @description Nothing new is to be expected before: who looks sooner only takes time from what is worked out. */
+            againMilliseconds: number;
         };
         /** @description A test for no voltage at a place: what it is worth and what has ended it. */
         ProofView: {
@@ -2440,6 +2485,8 @@ export interface components {
             /** @description Whether the cable before it is assumed rather than known. */
             assumed: boolean;
             controls: components["schemas"]["ControlView"][];
+            /** @description Cables that end here. */
+            legs: components["schemas"]["LegView"][];
         };
         /** @description Something a sum wants to know. */
         SumInputView: {
@@ -2603,6 +2650,8 @@ export interface components {
             name: string;
             /** @description Id of its breaker. */
             device: string;
+            /** @description Place of the board that it is in. */
+            board: string;
             rating: string;
             /** @description Id of the residual device before it. */
             group: string | null;
@@ -2615,6 +2664,8 @@ export interface components {
             ring: boolean;
             clamps: components["schemas"]["ClampView"][];
             controls: components["schemas"]["ControlView"][];
+            /** @description Its cables at the board. */
+            legs: components["schemas"]["LegView"][];
         };
         /** @description An earlier entry that does not stand any more, with the reason; it stays on the record. */
         Withdrawn: {
@@ -4122,6 +4173,8 @@ export interface operations {
             query: {
                 /** @description Id of the test. */
                 test: string;
+                /** @description An entry: what has to be done is listed as it was when that was the last one. */
+                since?: string;
             };
             header?: never;
             path: {
@@ -4142,6 +4195,55 @@ export interface operations {
             };
             404: components["responses"]["Problem"];
             409: components["responses"]["Problem"];
+        };
+    };
+    inHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What this person is preparing for on this call */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InHandView"];
+                };
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    takeInHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InHandView"];
+            };
+        };
+        responses: {
+            /** @description It goes on from there on any device of theirs */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
         };
     };
 }

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import * as patient from './patient';
 
 const json = (status: number, body: unknown, headers: Record<string, string> = {}) => new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json', ...headers } });
-const progress = (done: number) => ({ isRunning: true, done, total: 4, ahead: 0 });
+const progress = (done: number) => ({ isRunning: true, done, total: 4, ahead: 0, againMilliseconds: 0 });
 
 beforeEach(() => {
     vi.useFakeTimers();
@@ -46,6 +46,43 @@ test('what is worked out is looked at by conditional requests, told, and then as
     ]);
     expect(told).toEqual([0, 1, undefined]);
     expect(patient.all().size).toBe(0);
+});
+
+test('who waits for the same job looks with the same eyes, and one who leaves takes nobody along', async () => {
+    const asked: string[] = [];
+    let looks = 0;
+    vi.stubGlobal('fetch', (url: string) => {
+        asked.push(url);
+        if (url === '/job') {
+            looks += 1;
+            return Promise.resolve(json(200, { job: '/job', progress: looks < 3 ? progress(looks) : null }));
+        }
+        return Promise.resolve(looks < 3 ? json(202, { job: '/job', progress: null }) : json(200, { done: url }));
+    });
+    const leaving = new AbortController();
+    const gone = patient.patiently(new Request('http://x.example/api/map', { signal: leaving.signal }));
+    const refused = expect(gone).rejects.toThrow();
+    const stays = patient.patiently(new Request('http://x.example/api/ranking'));
+    await vi.advanceTimersByTimeAsync(130);
+    leaving.abort();
+    await refused;
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(await (await stays).json()).toEqual({ done: 'http://x.example/api/ranking' });
+    expect(asked.filter((url) => url === '/job')).toHaveLength(3);
+});
+
+test('nobody looks before the server expects anything new', async () => {
+    const asked: number[] = [];
+    const begun = Date.now();
+    const answers = [json(202, { job: '/job', progress: { ...progress(0), isRunning: false, ahead: 4, againMilliseconds: 2800 } }), json(200, { job: '/job', progress: null }), json(200, {})];
+    vi.stubGlobal('fetch', () => {
+        asked.push(Date.now() - begun);
+        return Promise.resolve(answers.shift());
+    });
+    const answer = patient.patiently(new Request('http://x.example/api/next'));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect((await answer).status).toBe(200);
+    expect(asked).toEqual([0, 2800, 2800]);
 });
 
 test('whoever leaves waits no longer', async () => {

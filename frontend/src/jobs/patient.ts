@@ -44,11 +44,12 @@ const pause = (milliseconds: number, signal: AbortSignal) =>
         signal.addEventListener('abort', stop, { once: true });
     });
 
-/** Looks, by short conditional requests, until nothing is under way any more. */
-async function ended(job: string, signal: AbortSignal): Promise<void> {
+/** Looks, by short conditional requests, until nothing is under way any more, or nobody waits. */
+async function look(job: string, begun: Progress, signal: AbortSignal): Promise<void> {
     let etag: string | null = null;
-    for (let look = 0; ; ++look) {
-        await pause(PAUSES[look] ?? LONGEST, signal);
+    let known = begun;
+    for (let count = 0; ; ++count) {
+        await pause(Math.max(PAUSES[count] ?? LONGEST, known.againMilliseconds), signal);
         const answer: Response = await fetch(job, { signal, cache: 'no-store', headers: etag === null ? {} : { 'If-None-Match': etag } });
         if (answer.status === 304) {
             continue;
@@ -61,7 +62,54 @@ async function ended(job: string, signal: AbortSignal): Promise<void> {
         if (progress === null) {
             return;
         }
+        known = progress;
         tell(job, progress);
+    }
+}
+
+interface Watch {
+    over: Promise<void>;
+    waiting: number;
+    stop: AbortController;
+}
+
+const watches = new Map<string, Watch>();
+
+/** Waits for a job; whoever else on this page waits for the same one looks with the same eyes. */
+async function ended(job: string, begun: Progress, signal: AbortSignal): Promise<void> {
+    let watch = watches.get(job);
+    if (watch === undefined) {
+        const stop = new AbortController();
+        tell(job, begun);
+        watch = {
+            waiting: 0,
+            stop,
+            over: look(job, begun, stop.signal).finally(() => {
+                watches.delete(job);
+                tell(job, null);
+            }),
+        };
+        // Who still waits hears of it; where nobody does it is no failure.
+        watch.over.catch(() => undefined);
+        watches.set(job, watch);
+    }
+    watch.waiting += 1;
+    const own = watch;
+    let left: () => void = () => undefined;
+    try {
+        await Promise.race([
+            own.over,
+            new Promise<never>((_, reject) => {
+                left = () => reject(signal.reason as Error);
+                signal.addEventListener('abort', left, { once: true });
+            }),
+        ]);
+    } finally {
+        signal.removeEventListener('abort', left);
+        own.waiting -= 1;
+        if (own.waiting === 0) {
+            own.stop.abort(new DOMException('Nobody waits any more.', 'AbortError'));
+        }
     }
 }
 
@@ -76,11 +124,6 @@ export async function patiently(request: Request): Promise<Response> {
             return answer;
         }
         const { job, progress } = (await answer.json()) as JobView;
-        tell(job, progress ?? { isRunning: false, done: 0, total: 0, ahead: 0 });
-        try {
-            await ended(job, signal);
-        } finally {
-            tell(job, null);
-        }
+        await ended(job, progress ?? { isRunning: false, done: 0, total: 0, ahead: 0, againMilliseconds: 0 }, signal);
     }
 }

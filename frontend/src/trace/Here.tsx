@@ -1,41 +1,33 @@
-import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Refused } from '../ui/parts';
 import { Choice } from './Choice';
-import { Part } from './Part';
+import { Legs } from './Legs';
 
 type Operation = Schemas['Act']['operation'];
 
-/** What can be switched, plugged in or lifted at the point chosen on the map; a neutral or an earth is clamped before it is parted. */
-export function Here({ controls, callId }: { controls: Schemas['ControlView'][]; callId: string }) {
+interface Props {
+    controls: Schemas['ControlView'][];
+    legs?: Schemas['LegView'][];
+    colours: Schemas['MapView']['colours'];
+    callId: string;
+}
+
+/** What can be switched, plugged in or lifted at the point chosen on the map. */
+export function Here({ controls, legs = [], colours, callId }: Props) {
     const observe = useObserve(callId);
-    const [parting, setParting] = useState('');
-    const act = (operation: Operation, subject: string, value: string) => observe.mutate({ kind: 'done', payload: { changes: [{ operation, subject, value }] } });
     return (
         <div className="grid w-full grid-cols-[repeat(auto-fill,minmax(min(100%,19rem),1fr))] gap-x-8 gap-y-1">
-            {controls.some((control) => control.operation === 'joint') && <p className="col-span-full text-sm font-bold">▲ Parted and refitted only dead, and proved dead here.</p>}
-            {controls.map((control) => (
-                <div key={control.operation + control.subject}>
-                    <Choice
-                        name={control.name}
-                        value={control.value}
-                        options={control.options}
-                        onPick={(value) => {
-                            if (control.operation !== 'joint') {
-                                act(control.operation as Operation, control.subject, value);
-                            } else if (value === 'lift' && control.clampFirst !== null) {
-                                setParting(control.subject);
-                            } else {
-                                act(value as Operation, control.subject, '');
-                            }
-                        }}
-                    />
-                    {parting === control.subject && (
-                        <Part callId={callId} changes={[{ operation: 'lift', subject: control.subject, value: '', words: control.name, clampFirst: control.clampFirst }]} onParted={() => setParting('')} onClose={() => setParting('')} />
-                    )}
+            {controls
+                .filter((control) => control.operation !== 'joint')
+                .map((control) => (
+                    <Choice key={control.operation + control.subject} name={control.name} value={control.value} options={control.options} onPick={(value) => observe.mutate({ kind: 'done', payload: { changes: [{ operation: control.operation as Operation, subject: control.subject, value }] } })} />
+                ))}
+            {legs.length > 0 && (
+                <div className="col-span-full">
+                    <Legs legs={legs} controls={controls} colours={colours} callId={callId} />
                 </div>
-            ))}
+            )}
             <Refused error={observe.error} />
         </div>
     );

@@ -22,16 +22,18 @@ function map(live: Record<string, string>): MapData {
                 circuit: 'c',
                 name: 'A circuit with a name that is too long for its box',
                 device: 'way1',
+                board: 'b',
                 rating: 'B16',
                 group: 'rcd',
                 groupName: 'Device A',
                 on: true,
                 terminals: [terminal('way1', 'out', 'L')],
-                stops: [{ part: 's', place: 'p-s', name: 'Hall', kind: 'socket', column: 0, row: 0, after: null, terminals: [terminal('s', 'L', 'L'), terminal('s', 'N', 'N'), terminal('s', 'E', 'E')], loads: [], assumed: true, controls: [] }],
+                stops: [{ part: 's', place: 'p-s', name: 'Hall', kind: 'socket', column: 0, row: 0, after: null, terminals: [terminal('s', 'L', 'L'), terminal('s', 'N', 'N'), terminal('s', 'E', 'E')], loads: [], assumed: true, controls: [], legs: [] }],
                 returns: [],
                 ring: false,
                 clamps: [],
                 controls: [],
+                legs: [],
             },
         ],
         loads: [],
@@ -50,7 +52,7 @@ function map(live: Record<string, string>): MapData {
 const STATE: Schemas['StateView'] = { positions: {}, lifted: [], links: [], loads: {}, hash: 'x' };
 
 function draw(data: MapData, over: Partial<Parameters<typeof LineMap>[0]> = {}): string {
-    return renderToStaticMarkup(createElement(LineMap, { map: data, run: null, at: 0, onGo: () => undefined, plan: null, state: STATE, readings: [], causes: [], probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, onSwitch: () => undefined, ...over }));
+    return renderToStaticMarkup(createElement(LineMap, { map: data, run: null, at: 0, onGo: () => undefined, onZoom: () => undefined, plan: null, state: STATE, readings: [], causes: [], probes: [], loop: new Set<string>(), suspected: new Set<string>(), proved: new Map<string, string>(), selected: null, onSelect: () => undefined, onSwitch: () => undefined, ...over }));
 }
 
 describe('LineMap', () => {
@@ -137,7 +139,7 @@ describe('LineMap', () => {
 
     it('numbers the steps that are to be done where the hand goes, the next one yellow', () => {
         const step = { operation: 'set' as const, subject: 'way1', value: 'off', words: 'Switch it off', backOperation: 'set' as const, backValue: 'on', clampFirst: null };
-        const plan = { test: { id: 't', words: 'Loop', instrument: 'loop', terminals: [], around: [], hazard: '', needsIsolation: false, changes: [step, { ...step, operation: 'load' as const, subject: 's.front', value: 'out' }] }, run: '', leftOut: [] };
+        const plan = { test: { id: 't', words: 'Loop', instrument: 'loop', terminals: [], around: [], hazard: '', needsIsolation: false, changes: [step, { ...step, operation: 'load' as const, subject: 's.front', value: 'out' }] }, run: '', leftOut: [], since: '' };
         const html = draw(map({}), { plan });
         expect(html.match(/fill-probe/g)).toHaveLength(1);
         expect(html).toMatch(/>1<\/text>.*>2<\/text>/);

@@ -2,8 +2,10 @@ import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { say } from '../words';
 import { Circuit, type Drawing, type Selection } from './Circuit';
+import { rows, type Row } from './folding';
 import { PlotApart, stopsOf } from './Plot';
 import { holds, type Plan } from './preparation';
+import { usePinch } from './usePinch';
 
 type MapData = Schemas['MapView'];
 type Way = MapData['ways'][number];
@@ -17,6 +19,8 @@ interface Props extends Omit<Drawing, 'steps'> {
     readings: Schemas['ReadingView'][];
     /** Places of the likeliest causes. */
     causes: string[];
+    /** The drawing is wanted larger or smaller. */
+    onZoom: (by: 1 | -1) => void;
 }
 
 /** So many circuits stand open beside each other: two, for what lies between two. */
@@ -26,7 +30,8 @@ const FEW = 3;
 
 /** The board's ways in physical order: circuits in hand at their full size, the others folded to a line. */
 export function LineMap(props: Props) {
-    const { map, run, at, onGo, plan, state, probes, selected, onSelect, causes } = props;
+    const { map, run, at, onGo, plan, state, probes, selected, onSelect, causes, onZoom } = props;
+    const pinch = usePinch(onZoom);
     const scroller = useRef<HTMLDivElement>(null);
     const [byHand, setByHand] = useState<string[]>([]);
     const plotted = run === null ? null : (map.ways.find((way) => stopsOf(way, run.members) !== null)?.circuit ?? null);
@@ -35,6 +40,8 @@ export function LineMap(props: Props) {
     const chosen = [...new Set([...wanted, ...byHand])].slice(0, OPEN);
     const open = new Set(map.ways.length <= FEW ? map.ways.map((way) => way.circuit) : chosen.length > 0 ? chosen : likely === undefined ? [] : [likely]);
     const steps = stepsOf(map, plan, state);
+    const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
+    const stays = new Set([...open, ...map.ways.filter((way) => !way.on || steps.has(way.device) || way.stops.some((each) => causes.includes(each.place) || steps.has(each.part))).map((way) => way.circuit)]);
     // What was chosen elsewhere, by its name or from a list, comes into sight.
     const first = wanted[0];
     const probed = map.ways.flatMap((way) => way.stops).find((stop) => probes[0] && stop.terminals.some((terminal) => terminal.id === probes[0]?.terminal))?.part;
@@ -54,20 +61,27 @@ export function LineMap(props: Props) {
     return (
         <>
             {run !== null && plotted === null && <PlotApart plot={{ members: run.members, at, onGo }} />}
-            <div ref={scroller} className="min-h-0 flex-1 overflow-auto" tabIndex={0} aria-label={say('map.scrollable')} role="region">
+            <div ref={scroller} data-map {...pinch} className="min-h-0 flex-1 touch-pan-x touch-pan-y overflow-auto" tabIndex={0} aria-label={say('map.scrollable')} role="region">
                 <div role="group" aria-label={say('map.title')} className="min-w-full">
-                    {map.ways.map((way, index) => (
-                        <div key={way.circuit} data-circuit={way.circuit}>
-                            {headed(map.ways, index) && <Heading map={map} way={way} />}
-                            {open.has(way.circuit) ? (
-                                <div className="overflow-x-auto border-y border-soft bg-sheet" tabIndex={way.stops.length > 8 ? 0 : -1}>
-                                    <Circuit {...props} way={way} steps={steps} plot={run !== null && plotted === way.circuit ? { members: run.members, at, onGo } : null} />
-                                </div>
-                            ) : (
-                                <Folded way={way} number={index + 1} {...props} onUnfold={() => unfold(way)} />
-                            )}
-                        </div>
-                    ))}
+                    {rows(map, stays, unfolded).map((row) =>
+                        row.is === 'board' ? (
+                            <h3 key={`board ${row.name}`} className="border-b border-ink px-4 pt-1 text-sm font-bold">
+                                {row.name}
+                            </h3>
+                        ) : row.is === 'group' ? (
+                            <Heading key={row.key} map={map} row={row} onUnfold={() => setUnfolded(new Set([...unfolded, row.key]))} />
+                        ) : (
+                            <div key={row.way.circuit} data-circuit={row.way.circuit}>
+                                {open.has(row.way.circuit) ? (
+                                    <div className="overflow-x-auto border-y border-soft bg-sheet" tabIndex={row.way.stops.length > 8 ? 0 : -1}>
+                                        <Circuit {...props} way={row.way} steps={steps} plot={run !== null && plotted === row.way.circuit ? { members: run.members, at, onGo } : null} />
+                                    </div>
+                                ) : (
+                                    <Folded {...props} way={row.way} number={row.number} onUnfold={() => unfold(row.way)} />
+                                )}
+                            </div>
+                        ),
+                    )}
                     {map.links.length > 0 && <p className="px-4 py-1 text-sm">{say('map.links', { links: map.links.map((link) => link.words).join('; ') })}</p>}
                 </div>
             </div>
@@ -75,18 +89,19 @@ export function LineMap(props: Props) {
     );
 }
 
-/** Whether a way is the first behind its residual device; one with a device of its own needs no heading. */
-function headed(ways: Way[], at: number): boolean {
-    const way = ways[at];
-    return way !== undefined && way.group !== null && way.group !== way.device && way.group !== ways[at - 1]?.group;
-}
-
-function Heading({ map, way }: { map: MapData; way: Way }) {
-    const lever = map.levers.find((each) => each.device === way.group);
-    return (
+/** A residual device over its circuits; where they are folded away, a tap brings them back. */
+function Heading({ map, row, onUnfold }: { map: MapData; row: Extract<Row, { is: 'group' }>; onUnfold: () => void }) {
+    const lever = map.levers.find((each) => each.device === row.way.group);
+    const state = lever && <span className="text-soft">{say(lever.on ? 'levers.on' : 'levers.off')}</span>;
+    return row.isFolded ? (
+        <button type="button" aria-expanded={false} className="flex min-h-7 w-full items-baseline gap-2 border-b border-line px-4 text-left text-sm pointer-coarse:min-h-11" onClick={onUnfold}>
+            <strong>{say('map.group', { name: row.way.groupName, count: row.count })}</strong>
+            {state}
+        </button>
+    ) : (
         <p className="flex items-baseline gap-2 px-4 text-sm">
-            <strong>{way.groupName}</strong>
-            {lever && <span className="text-soft">{say(lever.on ? 'levers.on' : 'levers.off')}</span>}
+            <strong>{row.way.groupName}</strong>
+            {state}
         </p>
     );
 }

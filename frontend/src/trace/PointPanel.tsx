@@ -103,7 +103,7 @@ export function PointPanel({ map, selection, instrument, probes, onPut, onClamp,
                     </Button>
                 )}
             </div>
-            {open && controls.length > 0 && <Here key={selection?.id} controls={controls} callId={callId} />}
+            {open && controls.length > 0 && <Here key={selection?.id} controls={controls} legs={(stop ?? way)?.legs ?? []} colours={map.colours} callId={callId} />}
             <Refused error={observe.error} />
         </section>
     );

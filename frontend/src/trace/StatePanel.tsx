@@ -5,6 +5,7 @@ import { Button, Modal, Refused } from '../ui/parts';
 import { say } from '../words';
 import { Choice } from './Choice';
 import { Here } from './Here';
+import { Legs } from './Legs';
 
 type Operation = Schemas['Act']['operation'];
 
@@ -28,15 +29,20 @@ export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; 
                 ))}
             </Group>
             <Group title="Wall switches">
-                <Here controls={map.switches} callId={callId} />
+                <Here controls={map.switches} colours={map.colours} callId={callId} />
             </Group>
             <Group title="Loads and lamps">
                 {map.loads.map((each) => (
                     <Choice key={each.id} name={each.name} value={each.state} options={LOADS} onPick={(value) => act('load', each.id, value)} />
                 ))}
             </Group>
-            <Group title="Neutrals and earths at the board">
-                <Here controls={map.ways.flatMap((way) => way.controls)} callId={callId} />
+            <Group title={say('legs.board')}>
+                {map.ways.map((way) => (
+                    <section key={way.circuit} className="border-b border-line pb-2 last:border-0">
+                        <h4 className="font-bold">{way.name}</h4>
+                        <Legs legs={way.legs} controls={way.controls} colours={map.colours} callId={callId} />
+                    </section>
+                ))}
             </Group>
             {map.links.length > 0 && (
                 <Group title="Test links">

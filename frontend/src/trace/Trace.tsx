@@ -23,8 +23,10 @@ import { Expected } from './Expected';
 import { Findings } from './Findings';
 import { Kit, useNotToHand, without } from './Kit';
 import type { Selection } from './Circuit';
+import { useInHand } from './inHand';
 import { LineMap } from './LineMap';
 import { MapBar, ZOOMS } from './MapBar';
+import { useMapKeys } from './mapKeys';
 import { clampWords, connect, plugged, stopOf, stopWith, terminalNames, whereIs } from './places';
 import { PointPanel } from './PointPanel';
 import { useWays } from './practice';
@@ -90,6 +92,14 @@ export function Trace({ detail }: { detail: Detail }) {
     const names = useMemo(() => terminalNames(map.data), [map.data]);
     const isPlaced = useCallback((terminal: string) => names.has(terminal), [names]);
     const connection = useMemo(() => (instrument ? connect(instrument, setUp.terminals, setUp.around, isPlaced) : null), [instrument, setUp, isPlaced]);
+    const held = plan !== null && plan.run === '' ? { test: plan.test.id, since: plan.since, leftOut: plan.leftOut, forced: plan.test.forced ?? [] } : { test: isHand ? (test?.id ?? '') : '', since: isHand ? (known ?? '') : '', leftOut: [], forced: setUp.forced };
+    useInHand(callId, { ...held, run: series }, may('measure') && map.data !== undefined && instrument !== undefined, ({ test: id, run: wanted, since, leftOut, forced }) => {
+        if (wanted !== '') {
+            setSeries(wanted);
+        } else {
+            fetchTest(callId, id, since).then((asked) => take({ ...asked, forced }, since, leftOut), () => undefined);
+        }
+    });
     const wired = JSON.stringify(detail.state) + String(detail.houseVersion);
     const stateKey = wired + String(detail.readings.length);
     const inHand = run !== null || (plan === null && (isHand || connection !== null));
@@ -113,12 +123,19 @@ export function Trace({ detail }: { detail: Detail }) {
     useKeys({
         f: () => document.querySelector<HTMLElement>('[data-find]')?.focus(),
         r: () => document.querySelector<HTMLElement>('[data-reading]')?.focus(),
-        b: () => setAnother(''),
         s: () => setStateOpen(true),
         g: () => setLarge(large === '' ? 'large' : ''),
         v: () => document.querySelector<HTMLElement>('[data-ranking] button')?.focus(),
         '+': () => bigger(1),
         '-': () => bigger(-1),
+    });
+
+    useMapKeys({
+        map: map.data,
+        selected,
+        onSelect: setSelected,
+        leads: inHand && run === null ? leads : [],
+        onLead: (lead, terminal) => change({ terminals: leads.map((_, at) => (at === lead ? terminal : (setUp.terminals[at] ?? ''))) }),
     });
 
     if (!instrument || (hasHouse && !map.data)) {
@@ -164,7 +181,7 @@ export function Trace({ detail }: { detail: Detail }) {
         }
         setPane('map');
     };
-    const take = (asked: Asked) => {
+    const take = (asked: Asked, since = known ?? '', leftOut: string[] = []) => {
         setRefusal(null);
         setAnother(null);
         setSeries('');
@@ -173,11 +190,11 @@ export function Trace({ detail }: { detail: Detail }) {
         if (asked.changes.length === 0 && !asked.needsIsolation) {
             ready(asked, state);
         } else {
-            setPlan({ test: asked, run: '', leftOut: [] });
+            setPlan({ test: asked, run: '', leftOut, since });
         }
     };
     const chosen = (id: string) => {
-        fetchTest(callId, id).then(take, setRefusal);
+        fetchTest(callId, id).then((asked) => take(asked), setRefusal);
     };
     // Done at once, without waiting for the server. Refused, the leads come off and the step is open again.
     const prepared = (steps: Step[]) => {
@@ -266,7 +283,7 @@ export function Trace({ detail }: { detail: Detail }) {
                             <div className={inHand || plan !== null ? 'compact:hidden' : ''}>
                                 <MapBar map={map.data} zoom={zoom} onZoom={setZoom} onFind={find} />
                             </div>
-                            <LineMap map={map.data} run={run} at={running.at} onGo={running.go} plan={plan} state={standing} probes={probes} loop={loop} suspected={suspected} proved={proved} selected={selected} readings={detail.readings} causes={ranking.data?.suspects.slice(0, 3).flatMap((suspect) => suspect.places) ?? []} onSelect={select} onSwitch={(part, position) => send({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } }, setRefusal)} zoom={zoom} />
+                            <LineMap map={map.data} run={run} at={running.at} onGo={running.go} plan={plan} state={standing} probes={probes} loop={loop} suspected={suspected} proved={proved} selected={selected} readings={detail.readings} causes={ranking.data?.suspects.slice(0, 3).flatMap((suspect) => suspect.places) ?? []} onSelect={select} onSwitch={(part, position) => send({ kind: 'done', payload: { changes: [{ operation: 'set', subject: part, value: position }] } }, setRefusal)} zoom={zoom} onZoom={bigger} />
                             <div className={`shrink-0 wide:border-t wide:border-line wide:px-4 wide:py-1 ${selected === null ? 'hidden' : !inHand || plan !== null || run !== null ? '' : connection === null ? 'wide:hidden' : 'hidden'}`}>{panel}</div>
                         </>
                     ) : (

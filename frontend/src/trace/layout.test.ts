@@ -3,11 +3,11 @@ import type { Schemas } from '../api/client';
 import { offset, place, ringBack, short, size, spacing, strand } from './layout';
 
 function way(over: Partial<Schemas['WayView']>): Schemas['WayView'] {
-    return { circuit: 'c', name: 'C', device: 'w', rating: 'B6', group: null, groupName: '', on: true, terminals: [], stops: [], returns: [], ring: false, clamps: [], controls: [], ...over };
+    return { circuit: 'c', name: 'C', device: 'w', board: 'b', rating: 'B6', group: null, groupName: '', on: true, terminals: [], stops: [], returns: [], ring: false, clamps: [], controls: [], legs: [], ...over };
 }
 
 function stop(part: string, column: number, row: number, after: string | null): Schemas['StopView'] {
-    return { part, place: `p-${part}`, name: part, kind: 'socket', column, row, after, terminals: [], loads: [], assumed: true, controls: [] };
+    return { part, place: `p-${part}`, name: part, kind: 'socket', column, row, after, terminals: [], loads: [], assumed: true, controls: [], legs: [] };
 }
 
 describe('place', () => {

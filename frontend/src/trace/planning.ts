@@ -19,7 +19,7 @@ export function usePlanning(callId: string, series: string, running: Running, fo
     const now: Schemas['NextTestView'] | Schemas['SeriesMemberView'] | undefined = plan === null ? undefined : plan.run === '' ? current.data : member?.id === plan.test.id ? member : undefined;
     if (member && run && running.need === 'changes' && plan?.test.id !== member.id) {
         // A run whose next place has to be prepared brings its own steps; they stay as they were listed until all are done.
-        setPlan({ test: { ...member, hazard: run.hazard, forced }, run: run.id, leftOut: [] });
+        setPlan({ test: { ...member, hazard: run.hazard, forced }, run: run.id, leftOut: [], since: '' });
     } else if (plan !== null && plan.run !== '' && (series === '' || (member && (plan.test.id !== member.id || running.need === 'nothing')))) {
         setPlan(null);
     } else if (plan !== null && now !== undefined && plan.test.needsIsolation && !now.needsIsolation) {

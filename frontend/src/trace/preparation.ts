@@ -14,6 +14,8 @@ export interface Plan {
     run: string;
     /** Subjects of the steps that were left out. */
     leftOut: string[];
+    /** The last entry when its steps were listed; empty where there was none. */
+    since: string;
 }
 
 /** Whether the house stands as a step leaves it. */

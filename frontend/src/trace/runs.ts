@@ -33,9 +33,9 @@ export function useTestNow(callId: string, test: string | null) {
     return useQuery({ queryKey: ['call', callId, 'test', test], queryFn: () => fetchTest(callId, test ?? ''), enabled: test !== null, retry: false, staleTime: 0, refetchOnMount: 'always' });
 }
 
-/** One test with what has to be done first; asked for when it is chosen. */
-export function fetchTest(callId: string, test: string): Promise<Schemas['NextTestView']> {
-    return got(api.GET('/api/calls/{id}/test', { params: { path: { id: callId }, query: { test } } }));
+/** One test with what has to be done first; asked for when it is chosen. Since an entry: as it was listed when that was the last. */
+export function fetchTest(callId: string, test: string, since?: string): Promise<Schemas['NextTestView']> {
+    return got(api.GET('/api/calls/{id}/test', { params: { path: { id: callId }, query: { test, since } } }));
 }
 
 export function useRuns(callId: string, enabled: boolean) {

@@ -25,7 +25,7 @@ function isLeftByField(target: HTMLElement, key: string): boolean {
  * Keys of a page: what each does, while nobody is typing and no dialogue is open. A key is as in KeyboardEvent.key, "Alt+" or
  * "Shift+Enter" where another is held.
  */
-export function useKeys(keys: Record<string, () => void>): void {
+export function useKeys(keys: Record<string, () => unknown>): void {
     useEffect(() => {
         const typed = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement;
@@ -41,9 +41,9 @@ export function useKeys(keys: Record<string, () => void>): void {
                 return;
             }
             const act = keys[event.altKey ? `Alt+${event.code.replace('Digit', '')}` : event.shiftKey && event.key === 'Enter' ? 'Shift+Enter' : isLetter && keys[event.key] === undefined ? event.key.toLowerCase() : event.key];
-            if (act) {
+            // What says no leaves the key to the browser.
+            if (act && act() !== false) {
                 event.preventDefault();
-                act();
             }
         };
         addEventListener('keydown', typed);

@@ -7,13 +7,14 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A point on a line. */
-#[OA\Schema(required: ['part', 'place', 'name', 'kind', 'column', 'row', 'after', 'terminals', 'loads', 'assumed', 'controls'])]
+#[OA\Schema(required: ['part', 'place', 'name', 'kind', 'column', 'row', 'after', 'terminals', 'loads', 'assumed', 'controls', 'legs'])]
 final readonly class StopView
 {
     /**
      * @param list<TerminalView> $terminals
      * @param list<string> $loads
      * @param list<ControlView> $controls
+     * @param list<LegView> $legs
      */
     public function __construct(
         #[OA\Property]
@@ -38,6 +39,8 @@ final readonly class StopView
         public bool $assumed,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ControlView::class))]
         public array $controls,
+        #[OA\Property(type: 'array', description: 'Cables that end here.', items: new OA\Items(ref: LegView::class))]
+        public array $legs,
     ) {
     }
 }

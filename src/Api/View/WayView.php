@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** A way of the board and its line. */
-#[OA\Schema(required: ['circuit', 'name', 'device', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring', 'clamps', 'controls'])]
+#[OA\Schema(required: ['circuit', 'name', 'device', 'board', 'rating', 'group', 'groupName', 'on', 'terminals', 'stops', 'returns', 'ring', 'clamps', 'controls', 'legs'])]
 final readonly class WayView
 {
     /**
@@ -16,6 +16,7 @@ final readonly class WayView
      * @param list<ReturnView> $returns
      * @param list<ClampView> $clamps
      * @param list<ControlView> $controls
+     * @param list<LegView> $legs
      */
     public function __construct(
         #[OA\Property]
@@ -24,6 +25,8 @@ final readonly class WayView
         public string $name,
         #[OA\Property(description: 'Id of its breaker.')]
         public string $device,
+        #[OA\Property(description: 'Place of the board that it is in.')]
+        public string $board,
         #[OA\Property]
         public string $rating,
         #[OA\Property(description: 'Id of the residual device before it.')]
@@ -44,6 +47,8 @@ final readonly class WayView
         public array $clamps,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ControlView::class))]
         public array $controls,
+        #[OA\Property(type: 'array', description: 'Its cables at the board.', items: new OA\Items(ref: LegView::class))]
+        public array $legs,
     ) {
     }
 }

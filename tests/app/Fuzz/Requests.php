@@ -51,7 +51,7 @@ final class Requests
         $id = (new UuidV7())->toRfc4122();
         $at = gmdate('Y-m-d\TH:i:s\Z');
 
-        return match (mt_rand(0, 30)) {
+        return match (mt_rand(0, 31)) {
             0 => ['POST', '/api/calls', ['id' => $id, 'address' => '1 Fuzz Row', 'customer' => 'Mr Odd', 'complaint' => 'It is odd.', 'visit' => 'fault', 'openedAt' => $at, 'houseId' => $this->house]],
             1, 2 => ['POST', '/api/houses', ['id' => $id, 'address' => '1 Fuzz Row', 'document' => $this->document]],
             3, 4, 5 => ['POST', "/api/houses/$this->house/operations", ['id' => $id, 'baseVersion' => $this->houseVersion, 'operation' => $this->operation()]],
@@ -69,6 +69,7 @@ final class Requests
             17 => ['POST', '/api/password-links/look', ['token' => "$id.abc"]],
             18 => ['POST', "/api/calls/$call/second-person", ['id' => $id, 'at' => $at, 'electrician' => $this->person, 'secret' => '']],
             19 => ['POST', "/api/calls/$call/glance", ['instrument' => 'low-ohm', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []], 'forced' => [], 'raw' => '0.31']],
+            20 => ['PUT', "/api/calls/$call/in-hand", ['test' => 'zs:ring-down', 'run' => '', 'since' => '', 'leftOut' => ['rl-hall'], 'forced' => []]],
             default => ['POST', "/api/calls/$call/observations", $this->entry($id, $at)],
         };
     }

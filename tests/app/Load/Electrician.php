@@ -23,6 +23,9 @@ final class Electrician
     /** @var list<array{string, list<string>}> tester and terminals, in the order they are read */
     private array $tests = [];
 
+    /** @var array<string, list<\Closure(): void>> who waits, by the address of the job */
+    private array $waiting = [];
+
     /** @var list<string> ids of entries that were acknowledged */
     public array $stored = [];
 
@@ -115,7 +118,7 @@ final class Electrician
         $this->http->send($method, $path, $body, $this->cookie, function (int $status, string $text) use ($method, $path, $body, $figure, $then, $since, $entries): void {
             if (202 === $status) {
                 $job = Http::json($text)['job'] ?? '';
-                $this->look(\is_string($job) ? $job : '', fn () => $this->waitFor($method, $path, $body, $figure, $then, $since), 0, '');
+                $this->look(\is_string($job) ? $job : '', fn () => $this->waitFor($method, $path, $body, $figure, $then, $since));
 
                 return;
             }
@@ -126,14 +129,31 @@ final class Electrician
         });
     }
 
-    private function look(string $job, \Closure $then, int $looks, string $etag): void
+    /** Looks until nothing is under way any more; who waits for the same job looks with the same eyes, as a page does. */
+    private function look(string $job, \Closure $then): void
     {
-        $this->figures->later([0.12, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6][$looks] ?? 1.0, fn () => $this->http->send('GET', $job, null, $this->cookie, function (int $status, string $text, float $seconds) use ($job, $then, $looks, $etag): void {
+        $isWatched = isset($this->waiting[$job]);
+        $this->waiting[$job][] = $then;
+        if (!$isWatched) {
+            $this->again($job, 0, '', 0.0);
+        }
+    }
+
+    private function again(string $job, int $looks, string $etag, float $soonest): void
+    {
+        $this->figures->later(max($soonest, [0.12, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6][$looks] ?? 1.0), fn () => $this->http->send('GET', $job, null, $this->cookie, function (int $status, string $text, float $seconds) use ($job, $looks, $etag, $soonest): void {
             $this->figures->add('look', $seconds);
-            if (304 === $status || (200 === $status && null !== (Http::json($text)['progress'] ?? null))) {
+            $progress = Http::json($text)['progress'] ?? null;
+            if (304 === $status || (200 === $status && \is_array($progress))) {
                 $etag = 1 === preg_match('/^etag: (\S+)/mi', $text, $match) ? $match[1] : $etag;
-                $this->look($job, $then, $looks + 1, $etag);
-            } else {
+                $again = \is_array($progress) && is_numeric($progress['againMilliseconds'] ?? null) ? $progress['againMilliseconds'] / 1000.0 : $soonest;
+                $this->again($job, $looks + 1, $etag, $again);
+
+                return;
+            }
+            $waiting = $this->waiting[$job] ?? [];
+            unset($this->waiting[$job]);
+            foreach ($waiting as $then) {
                 $then();
             }
         }, $etag));

@@ -20,7 +20,7 @@ export function Figures({ field, instrument, entering, isLarge, isTouch, isJudge
                 ref={input}
                 data-reading
                 // "No reading" begins with an n: that is free only where one was just stored.
-                data-letters={instrument.patterns.length > 0 ? '' : `gzspvtfb/!?${isJudged ? 'n' : ''}`}
+                data-letters={instrument.patterns.length > 0 ? '' : `gzspvtfab/!?${isJudged ? 'n' : ''}`}
                 aria-label={say('enter.shows')}
                 aria-describedby="field-where"
                 className={`block w-full min-w-0 flex-1 bg-transparent font-mono leading-none font-bold outline-none ${isLarge ? 'text-[clamp(4rem,22vw,9.5rem)] wide:text-[6.5rem]' : 'text-[3.4rem] wide:text-[4.6rem] low:text-[2.6rem]'}`}

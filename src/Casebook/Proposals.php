@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Casebook;
+
+use YellowProbe\Diagnosis\Candidate;
+use YellowProbe\Diagnosis\Forcing;
+use YellowProbe\Diagnosis\Planner;
+use YellowProbe\Diagnosis\PredictionTable;
+use YellowProbe\Diagnosis\Predictor;
+use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Fault\FaultSite;
+use YellowProbe\Installation\House;
+use YellowProbe\Installation\State;
+use YellowProbe\Instrument\Measurement;
+use YellowProbe\Procedure\Opened;
+use YellowProbe\Procedure\Practice;
+
+/** What a page would propose after some readings: the tests that it shows, best first, and its advice. */
+final readonly class Proposals
+{
+    /** Tests that a page shows beside each other. */
+    private const SHOWN = 3;
+
+    /** What an advice is, in the verbs that cases are written in. */
+    private const VERBS = [
+        'repair' => ['repair', 'open', 'swap'],
+        'swap' => ['repair', 'open', 'swap'],
+        'look-again' => ['ask', 'look', 'advise'],
+        'leave' => ['leave', 'log'],
+        'distributor' => ['distributor'],
+        'done' => ['done'],
+        'test' => [],
+    ];
+
+    /**
+     * @param list<string>    $tests   ids of those shown, best first
+     * @param list<FaultSite> $places  of the cause that the advice is about
+     */
+    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places)
+    {
+    }
+
+    public static function of(House $house, Ranking $ranking, State $now): self
+    {
+        $practice = Practice::any();
+        $candidates = Planner::sketching($house, $practice)->next($ranking, $now, Opened::none());
+        $stop = Stop::advised($ranking, $candidates);
+        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($house, $ranking, $now, Opened::none(), $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($house, $measurement, $causes)), $stop->advice, $candidates) : [];
+        $tests = [...array_map(static fn (Candidate $candidate): string => $candidate->plan->id, \array_slice($candidates, 0, self::SHOWN)), ...array_map(static fn (Forcing $forcing): string => $forcing->plan->id, $forcings)];
+        $named = array_values(array_filter($ranking->suspects(), static fn ($suspect): bool => null !== $suspect->lead()->hypothesis->site));
+        $sites = [];
+        foreach (\array_slice($named, 0, 1) as $suspect) {
+            foreach ($suspect->standings as $standing) {
+                $sites[] = $standing->hypothesis->site;
+            }
+        }
+
+        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)));
+    }
+
+    /** Whether the first of what is proposed is this act. */
+    public function begins(Act $act): bool
+    {
+        return StopAdvice::Test === $this->advice ? 'test' === $act->verb && isset($this->tests[0]) && str_starts_with($this->tests[0], $act->what) : $this->advises($act);
+    }
+
+    /** Whether any of what is proposed is this act. */
+    public function holds(Act $act): bool
+    {
+        if ('test' === $act->verb) {
+            // Where no more testing is wanted any test is one too many; where the advice is to stop, none is shown first.
+            return StopAdvice::Test === $this->advice && ('another' === $act->what || [] !== array_filter($this->tests, static fn (string $test): bool => str_starts_with($test, $act->what)));
+        }
+
+        return $this->advises($act);
+    }
+
+    /** Whether an act is named by ids of the house or of tests, so that it can be compared at all. */
+    public function isNamed(Act $act): bool
+    {
+        $first = explode(':', $act->what)[0];
+
+        return match ($act->verb) {
+            'test' => 'another' === $act->what || 1 === preg_match('/^[a-z0-9-]+$/', $first),
+            'ask', 'done', 'leave', 'log', 'distributor', 'advise', 'look' => true,
+            default => isset($this->house->parts[$act->what]) || isset($this->house->places[$act->what]) || isset($this->house->cables[$act->what]),
+        };
+    }
+
+    public function words(): string
+    {
+        return $this->advice->value.': '.implode(', ', $this->tests);
+    }
+
+    private function advises(Act $act): bool
+    {
+        if (!\in_array($act->verb, self::VERBS[$this->advice->value], true)) {
+            return false;
+        }
+        if (!\in_array($act->verb, ['repair', 'open', 'swap'], true)) {
+            return true;
+        }
+        $touching = new Touching($this->house);
+        foreach ($this->places as $site) {
+            if ($touching->isAt($site, [$act->what]) || \in_array($act->what, $site->places, true) || \in_array($this->house->parts[$act->what]->place ?? '', $site->places, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
