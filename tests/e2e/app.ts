@@ -1,11 +1,16 @@
 import { expect, type Page } from '@playwright/test';
 
-export async function login(page: Page): Promise<void> {
+/** @param goesOn whether what was in hand before is taken up again; a test begins with nothing in hand */
+export async function login(page: Page, goesOn = false): Promise<void> {
     await page.goto('/');
     await page.getByLabel('E-mail').fill('ines@brindle.example');
     await page.getByLabel('Password').fill('two-probes');
     await page.getByRole('button', { name: 'Log in' }).click();
     await expect(page.getByRole('heading', { name: 'Calls', exact: true })).toBeVisible();
+    const { calls } = goesOn ? { calls: [] } : ((await (await page.request.get('/api/calls')).json()) as { calls: { id: string }[] });
+    for (const { id } of calls) {
+        await page.request.put(`/api/calls/${id}/in-hand`, { data: { test: '', run: '', since: '', leftOut: [], forced: [] } });
+    }
 }
 
 export async function pick(page: Page, label: string, option: string | RegExp): Promise<void> {

@@ -92,13 +92,41 @@ export function Trace({ detail }: { detail: Detail }) {
     const names = useMemo(() => terminalNames(map.data), [map.data]);
     const isPlaced = useCallback((terminal: string) => names.has(terminal), [names]);
     const connection = useMemo(() => (instrument ? connect(instrument, setUp.terminals, setUp.around, isPlaced) : null), [instrument, setUp, isPlaced]);
-    const held = plan !== null && plan.run === '' ? { test: plan.test.id, since: plan.since, leftOut: plan.leftOut, forced: plan.test.forced ?? [] } : { test: isHand ? (test?.id ?? '') : '', since: isHand ? (known ?? '') : '', leftOut: [], forced: setUp.forced };
-    useInHand(callId, { ...held, run: series }, may('measure') && map.data !== undefined && instrument !== undefined, ({ test: id, run: wanted, since, leftOut, forced }) => {
-        if (wanted !== '') {
-            setSeries(wanted);
+    const lift = () => change({ terminals: [], around: [] });
+    /** The leads go on: from here on a field is open for just this test in just this state. */
+    const ready = (asked: Asked, stands: string) => {
+        setPlan(null);
+        if (member && member.id === asked.id) {
+            running.prepared(stands);
         } else {
-            fetchTest(callId, id, since).then((asked) => take({ ...asked, forced }, since, leftOut), () => undefined);
+            setHand(true);
+            const at = stopWith(map.data, asked.terminals);
+            if (at) {
+                setSelected({ kind: 'stop', id: at.part });
+            }
+            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: asked.id === '' ? null : { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
         }
+        setPane('map');
+    };
+    const take = (asked: Asked, since = known ?? '', leftOut: string[] = []) => {
+        setRefusal(null);
+        setAnother(null);
+        setSeries('');
+        lift();
+        // What is typed for another field stays with its place; the new field is made when the last step is done.
+        if (asked.changes.length === 0 && !asked.needsIsolation) {
+            ready(asked, state);
+        } else {
+            setPlan({ test: asked, run: '', leftOut, since });
+        }
+    };
+    const held = plan !== null && plan.run === '' ? { test: plan.test.id, since: plan.since, leftOut: plan.leftOut, forced: plan.test.forced ?? [] } : { test: isHand ? (test?.id ?? '') : '', since: isHand ? (known ?? '') : '', leftOut: [], forced: setUp.forced };
+    useInHand({
+        callId,
+        now: { ...held, run: series },
+        mayTake: may('measure') && map.data !== undefined && instrument !== undefined,
+        isBusy: another !== null || stateOpen || selected !== null,
+        onFound: (found, asked) => (asked === null ? setSeries(found.run) : take({ ...asked, forced: found.forced }, found.since, found.leftOut)),
     });
     const wired = JSON.stringify(detail.state) + String(detail.houseVersion);
     const stateKey = wired + String(detail.readings.length);
@@ -147,7 +175,6 @@ export function Trace({ detail }: { detail: Detail }) {
         );
     }
 
-    const lift = () => change({ terminals: [], around: [] });
     /** Back to choosing: nothing is in hand. */
     const over = () => {
         setPlan(null);
@@ -164,33 +191,6 @@ export function Trace({ detail }: { detail: Detail }) {
         } else {
             terminals[free] = terminal;
             change({ terminals });
-        }
-    };
-    /** The leads go on: from here on a field is open for just this test in just this state. */
-    const ready = (asked: Asked, stands: string) => {
-        setPlan(null);
-        if (member && member.id === asked.id) {
-            running.prepared(stands);
-        } else {
-            setHand(true);
-            const at = stopWith(map.data, asked.terminals);
-            if (at) {
-                setSelected({ kind: 'stop', id: at.part });
-            }
-            change({ instrument: asked.instrument, terminals: asked.terminals, around: asked.around, test: asked.id === '' ? null : { id: asked.id, state: stands, words: asked.words, hazard: asked.hazard }, ...(asked.forced ? { forced: asked.forced } : {}) });
-        }
-        setPane('map');
-    };
-    const take = (asked: Asked, since = known ?? '', leftOut: string[] = []) => {
-        setRefusal(null);
-        setAnother(null);
-        setSeries('');
-        lift();
-        // What is typed for another field stays with its place; the new field is made when the last step is done.
-        if (asked.changes.length === 0 && !asked.needsIsolation) {
-            ready(asked, state);
-        } else {
-            setPlan({ test: asked, run: '', leftOut, since });
         }
     };
     const chosen = (id: string) => {

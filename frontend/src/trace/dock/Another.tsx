@@ -3,6 +3,7 @@ import { Button, inputLook, Modal, Refused, Waiting } from '../../ui/parts';
 import { say } from '../../words';
 import type { Practice } from '../../api/hooks';
 import { useRuns, useTests, type Where } from '../runs';
+import { useTouch } from '../touch';
 import { price } from './Choose';
 import type { Schemas } from '../../api/client';
 
@@ -22,6 +23,7 @@ const MOST = 40;
 
 /** Any other test: at this point, along this circuit, at the board; what tells nothing new is folded away. One search for all. */
 export function Another({ callId, here, wanted: begun, practice, onTest, onRun, onHand, onClose }: Props) {
+    const isTouch = useTouch();
     const [wanted, setWanted] = useState(begun);
     const [place, setPlace] = useState<Where>(here === null ? 'board' : 'point');
     const tests = useTests(callId, { where: wanted.trim() === '' ? place : 'any', on: (wanted.trim() !== '' || place === 'point' ? here?.part : here?.circuit) ?? '', search: wanted.trim(), ...practice });
@@ -53,7 +55,7 @@ export function Another({ callId, here, wanted: begun, practice, onTest, onRun, 
         <Modal open onClose={onClose} title={say('choose.other')}>
             <label className="block text-sm font-bold">
                 {say('another.find')}
-                <input className={`${inputLook} mb-2 font-normal`} value={wanted} placeholder={say('another.example')} onChange={(event) => setWanted(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && first()} />
+                <input className={`${inputLook} mb-2 font-normal`} value={wanted} placeholder={say('another.example')} autoFocus={!isTouch} data-autofocus={isTouch ? undefined : true} onChange={(event) => setWanted(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && first()} />
             </label>
             {wanted.trim() === '' && (
                 <div role="group" aria-label={say('another.where')} className="mb-2 grid grid-cols-3 border border-ink">
