@@ -19,8 +19,9 @@ final readonly class Beliefs
      * @param list<Atom>  $atoms
      * @param list<int>   $groups  of each atom, from 0 without gaps
      * @param list<float> $weights of each atom, summing to 1
+     * @param array<string, float> $unnamed how likely a cause without a name is on each circuit, see {@see Unnamed::of()}
      */
-    public function __construct(public array $atoms, public array $groups, public array $weights)
+    public function __construct(public array $atoms, public array $groups, public array $weights, public array $unnamed = [])
     {
     }
 
@@ -30,8 +31,9 @@ final readonly class Beliefs
      */
     public static function of(array $standings, array $by = [Condition::Load]): self
     {
-        $atoms = $groups = $weights = $known = [];
+        $atoms = $groups = $weights = $known = $unnamed = [];
         foreach ($standings as $standing) {
+            $unnamed += $standing->circuits;
             $group = $known[$standing->hypothesis->repair] ??= \count($known);
             foreach ($standing->atoms($by) as [$atom, $share]) {
                 if ($share >= self::LEAST) {
@@ -45,7 +47,7 @@ final readonly class Beliefs
         }
         $sum = array_sum($weights);
 
-        return new self(array_values($atoms), array_values($groups), array_map(static fn (float $weight): float => $weight / $sum, array_values($weights)));
+        return new self(array_values($atoms), array_values($groups), array_map(static fn (float $weight): float => $weight / $sum, array_values($weights)), $unnamed);
     }
 
     /** Bits that a test would tell which settled what is to be repaired. */
@@ -62,6 +64,6 @@ final readonly class Beliefs
     /** @param list<float> $weights */
     public function weighed(array $weights): self
     {
-        return new self($this->atoms, $this->groups, $weights);
+        return new self($this->atoms, $this->groups, $weights, $this->unnamed);
     }
 }

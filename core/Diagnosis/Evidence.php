@@ -22,8 +22,9 @@ final class Evidence
     /**
      * @param \Closure(): PredictionTable $table
      * @param list<string>                $repaired
+     * @param list<string>                $circuits that the measurement is on; empty where it is on none, or on all
      */
-    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure(), public readonly float $blunder = Likelihood::BLUNDER, array $repaired = [])
+    public function __construct(public readonly string $id, public readonly Measurement $measurement, public readonly Reading $reading, private readonly \Closure $table, public readonly string $where, Exposure $exposure = new Exposure(), public readonly float $blunder = Likelihood::BLUNDER, array $repaired = [], public readonly array $circuits = [])
     {
         sort($repaired);
         $this->repaired = $repaired;
@@ -38,7 +39,23 @@ final class Evidence
      */
     public function with(\Closure $table): self
     {
-        return new self($this->id, $this->measurement, $this->reading, $table, $this->where, $this->exposure, $this->blunder, $this->repaired);
+        return new self($this->id, $this->measurement, $this->reading, $table, $this->where, $this->exposure, $this->blunder, $this->repaired, $this->circuits);
+    }
+
+    /**
+     * The same with the circuits that it was read on.
+     *
+     * @param list<string> $circuits
+     */
+    public function on(array $circuits): self
+    {
+        if ($circuits === $this->circuits) {
+            return $this;
+        }
+        $same = new self($this->id, $this->measurement, $this->reading, $this->table, $this->where, $this->exposure, $this->blunder, $this->repaired, $circuits);
+        $same->fetched = $this->fetched;
+
+        return $same;
     }
 
     /** Where it was read, and what. */

@@ -85,7 +85,7 @@ final readonly class Forcing
             $beliefs = Beliefs::of($standings, [$by]);
             $forcings = [];
             foreach (InTurn::of(self::candidates($house, $by, $brought, $priced), self::MOST_TESTS) as [$plan, $minutes]) {
-                $bits = Forecast::of($beliefs, $tables($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), true, $ranking->spread)->bits($beliefs);
+                $bits = Forecast::of($beliefs, $tables($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), true, $ranking->spread, disturbed: Unnamed::disturbs($beliefs->unnamed, $plan->measurement->circuits($house)))->bits($beliefs);
                 if ($bits >= self::LEAST_BITS && $bits >= self::LEAST_BITS_PER_MINUTE * $minutes) {
                     $forcings[] = new self($by, $plan, $bits, $minutes);
                 }
@@ -147,7 +147,7 @@ final readonly class Forcing
     /** Whether the fault that is complained of may still only be away. */
     public static function isAsked(StopAdvice $advice): bool
     {
-        return \in_array($advice, [StopAdvice::Test, StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain], true);
+        return \in_array($advice, [StopAdvice::Test, StopAdvice::Open, StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain], true);
     }
 
     /**

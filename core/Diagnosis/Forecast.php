@@ -48,8 +48,9 @@ final readonly class Forecast
      * @param bool                       $isForced whether something brings out what comes and goes meanwhile: a heater, or what the beliefs are of
      * @param array<string, float>       $spread what is left of the factors' standard deviations
      * @param array{Row, float}|null $again  where the test was done: what it read then, and how likely that is what has no name, if that is the cause
+     * @param float                  $disturbed how likely the measurement is disturbed by what has no name, if that is the cause
      */
-    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isForced, array $spread = [], ?array $again = null): self
+    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isForced, array $spread = [], ?array $again = null, float $disturbed = Unnamed::TOUCHED): self
     {
         $keys = $placed = $keyOf = $own = [];
         $last = null;
@@ -70,7 +71,7 @@ final readonly class Forecast
             $key = $keyOf[$at] ?? '';
             if (!isset($known[$key])) {
                 $known[$key] = \count($classes);
-                $classes[] = isset($placed[$key]) ? $outcomes->of($placed[$key]) : self::somethingElse($outcomes, $table->sound(), $again);
+                $classes[] = isset($placed[$key]) ? $outcomes->of($placed[$key]) : self::somethingElse($outcomes, $table->sound(), $again, $disturbed);
             }
             $classOf[] = $known[$key];
         }
@@ -177,9 +178,9 @@ final readonly class Forecast
      *
      * @return list<float>
      */
-    private static function somethingElse(Outcomes $outcomes, Row $sound, ?array $again): array
+    private static function somethingElse(Outcomes $outcomes, Row $sound, ?array $again, float $disturbed): array
     {
-        [$other, $share] = null === $again ? [$outcomes->broad(), Unnamed::TOUCHED] : [$outcomes->of($again[0]), $again[1]];
+        [$other, $share] = null === $again ? [$outcomes->broad(), $disturbed] : [$outcomes->of($again[0]), $again[1]];
 
         return array_map(static fn (float $other, float $sound): float => $share * $other + (1.0 - $share) * $sound, $other, $outcomes->of($sound));
     }

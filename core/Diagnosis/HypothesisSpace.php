@@ -36,13 +36,12 @@ final class HypothesisSpace
         $lit = self::lit($house);
         $told = new ToldPlaces($house, $story->where);
         $hypotheses = [];
-        // A kind that this house has no place for is somebody else's fault: its share goes to something else.
+        // A kind that this house has no place for is no cause here; what is left of the sum says how the others compare.
         $else = $given['other'] ?? 0.0;
         foreach (FaultCatalogue::all() as $slug => $kind) {
             $sites = $kind->sites($house);
             $share = $given[$slug] ?? 0.0;
             if ([] === $sites) {
-                $else += $share;
                 continue;
             }
             $asks = $noticed[$slug] ?? Noticed::always();

@@ -20,17 +20,19 @@ final readonly class KeptRanking
      * @param int<0, max> $readings
      * @param list<array{string, list<int>, string, list<int>, float}>   $pairs   id and severities of the one fault and the other, prior
      * @param array<string, float>                                       $spread
+     * @param array<string, float>                                       $circuits of what has no name
      */
-    private function __construct(private string $ids, private string $numbers, private string $logs, private int $readings, private array $pairs, private array $spread)
+    private function __construct(private string $ids, private string $numbers, private string $logs, private int $readings, private array $pairs, private array $spread, private array $circuits)
     {
     }
 
     public static function of(Ranking $ranking): self
     {
-        $ids = $numbers = $known = $pairs = [];
+        $ids = $numbers = $known = $pairs = $circuits = [];
         $logs = '';
         foreach ($ranking->standings as $standing) {
             $hypothesis = $standing->hypothesis;
+            $circuits += $standing->circuits;
             $ids[] = $hypothesis->id;
             $each = pack('e*', ...$standing->each);
             if (!isset($known[$each])) {
@@ -43,7 +45,7 @@ final readonly class KeptRanking
             }
         }
 
-        return new self(implode("\n", $ids), pack('e*', ...$numbers), $logs, \count($ranking->evidence), $pairs, $ranking->spread);
+        return new self(implode("\n", $ids), pack('e*', ...$numbers), $logs, \count($ranking->evidence), $pairs, $ranking->spread, $circuits);
     }
 
     /**
@@ -70,7 +72,7 @@ final readonly class KeptRanking
             $at += self::HEAD;
             /** @var list<array{float, float, float, float}> $stretches */
             $stretches = array_chunk(\array_slice($numbers, $at + (int) $shares, 4 * (int) $of), 4);
-            $standing = new Standing($byId[$id], $log, $logs[(int) $each], \array_slice($numbers, $at, (int) $shares), $stretches);
+            $standing = new Standing($byId[$id], $log, $logs[(int) $each], \array_slice($numbers, $at, (int) $shares), $stretches, Hypothesis::ELSE === $id ? $this->circuits : []);
             $standing->probability = $probability;
             $standings[] = $standing;
             $at += (int) $shares + 4 * (int) $of;

@@ -16,8 +16,8 @@ use YellowProbe\Installation\Protection;
  */
 final class MadeTogether
 {
-    /** How likely it has to be that the cause is nothing of the list. */
-    private const ADMITTED = 0.3;
+    /** How likely it has to be that the cause is nothing of the list: more than before anything was read. */
+    private const ADMITTED = 0.05;
 
     private const LEADERS = 6;
 

@@ -43,6 +43,7 @@ final class Pairs
      */
     public static function rank(House $house, array $hypotheses, array $evidence, ?\Closure $sketch = null): Ranking
     {
+        $evidence = array_map(static fn (Evidence $piece): Evidence => $piece->on($piece->measurement->circuits($house)), $evidence);
         $ranker = Ranker::of($evidence);
         $singles = $ranker->ranked($hypotheses);
         $pairs = self::grown($singles);

@@ -68,7 +68,7 @@ final class Planner
         $by = (new Exposure(0, $forced))->in($measurement->state)->conditions;
         $beliefs = Beliefs::of($standings, $by);
 
-        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, Mattering::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), [] !== $by, $ranking->spread)->bits($beliefs);
+        return Forecast::of($beliefs, Predictor::sketch($house, $measurement, Mattering::compared($standings))->after($ranking->repaired), new Display($measurement->instrument), [] !== $by, $ranking->spread, disturbed: Unnamed::disturbs($beliefs->unnamed, $measurement->circuits($house)))->bits($beliefs);
     }
 
     /** @return list<Candidate> best first */
@@ -83,7 +83,7 @@ final class Planner
         $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
             /** @var list<array{TestPlan, float}> $candidates */
             foreach ($candidates as [$plan, $price]) {
-                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $plan->measurement->state->isLoaded(), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null);
+                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $plan->measurement->state->isLoaded(), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null, Unnamed::disturbs($beliefs->unnamed, $this->circuitsOf[$plan->id]));
                 $own = $forecast->bits($beliefs);
                 $told[$plan->procedure->slug()] = max($told[$plan->procedure->slug()] ?? 0.0, $own);
                 if ($own > self::LEAST_BITS) {
@@ -120,12 +120,13 @@ final class Planner
     {
         $likely = static fn (array $own): float => [] === $own ? 1.0 : array_sum(array_intersect_key($circuits, array_flip($own)));
         $evenness = new Evenness($standings);
+        $veto = new Veto($this->house, $standings);
         $read = array_fill_keys(array_map(static fn (Evidence $piece): string => $piece->measurement->hash(), $ranking->evidence), true);
         $done = array_fill_keys(self::done($ranking), true);
         $again = $possible = $dear = [];
         foreach ($this->plans as $planned) {
             $plan = $holding->standing($planned);
-            if (null === $plan) {
+            if (null === $plan || !$veto->allows($plan)) {
                 continue;
             }
             $id = $plan->id;

@@ -173,15 +173,15 @@ final class Ranker
                 $houses[] = [log($this->second * $repaired->prior) + $repaired->logs()[$at], $result];
             }
         }
-        $logs = $each = [];
+        $logs = $each = $places = [];
         foreach ($houses as [$share, $house]) {
-            $each[] = $own = $unnamed->each($house);
-            $logs[] = $share + array_sum($own) + Unnamed::moved($house);
+            [$own, $each[], $places[]] = $unnamed->of($house);
+            $logs[] = $share + $own + Unnamed::moved($house);
         }
         [$log, $shares] = LogSum::of($logs);
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
 
-        return new Standing($hypothesis, log($hypothesis->prior) + $log, $each[$best], [1.0]);
+        return new Standing($hypothesis, log($hypothesis->prior) + $log, $each[$best], [1.0], circuits: $places[$best]);
     }
 
     /** @return list<LikelihoodResult> */

@@ -18,8 +18,9 @@ final class Standing
      * @param list<float> $severities share of each severity, summing to 1; where it comes and goes the last is that it is quiet now
      * @param list<array{float, float, float, float}> $stretches where it comes and goes: of each severity its share, whether it is there or not, and of this half hour how likely
      *                                               it is there at rest, brought out, and was there in some stretch
+     * @param array<string, float>                    $circuits of a cause without a name: how likely it is on each, see {@see Unnamed::of()}
      */
-    public function __construct(public readonly Hypothesis $hypothesis, public readonly float $log, public readonly array $each, public readonly array $severities, public readonly array $stretches = [])
+    public function __construct(public readonly Hypothesis $hypothesis, public readonly float $log, public readonly array $each, public readonly array $severities, public readonly array $stretches = [], public readonly array $circuits = [])
     {
     }
 

@@ -44,13 +44,17 @@ final readonly class Stop
      * @param float $lossMinutes expected loss of repairing now
      * @param float $savesMinutes of it, by the best of the tests, its price and that of what follows taken off; negative when none pays
      * @param list<string> $unexplained where the advice is to look again: what nothing on the list explains, in words, the oddest first
+     * @param Opening|null $opening     where the advice is to open
      */
-    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes, public array $unexplained)
+    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes, public array $unexplained, public ?Opening $opening = null)
     {
     }
 
-    /** @param list<Candidate> $candidates all that were weighed, best first */
-    public static function advised(Ranking $ranking, array $candidates): self
+    /**
+     * @param list<Candidate> $candidates all that were weighed, best first
+     * @param Opening|null    $opening    places that may be opened instead of another test
+     */
+    public static function advised(Ranking $ranking, array $candidates, ?Opening $opening = null): self
     {
         // What has no name cannot be repaired: the best of those that have one is weighed.
         $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
@@ -64,16 +68,19 @@ final readonly class Stop
 
         $advice = match (true) {
             $isUpstream => StopAdvice::Distributor,
+            $pays && null !== $opening && !$opening->isBeaten($candidates, $beliefs->openBits()) => StopAdvice::Open,
             $pays => StopAdvice::Test,
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
+            // What has no name leads only where all that have one fail: a swap would be a guess.
+            $ranking->probability(Hypothesis::ELSE) > $lead->probability => StopAdvice::LookAgain,
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
             $lead->atOnePlace() >= self::LEADS || $loss <= self::TRIED_MINUTES => StopAdvice::Swap,
             default => StopAdvice::LookAgain,
         };
         $odd = StopAdvice::LookAgain === $advice ? \array_slice($ranking->unexplained(), 0, self::MOST_ODD) : [];
 
-        return new self($advice, $loss, max([-\INF, ...$saves]), array_map(static fn (Evidence $piece): string => $piece->words(), $odd));
+        return new self($advice, $loss, max([-\INF, ...$saves]), array_map(static fn (Evidence $piece): string => $piece->words(), $odd), StopAdvice::Open === $advice ? $opening : null);
     }
 
     /**

@@ -11,6 +11,8 @@ enum StopAdvice: string
     case Test = 'test';
     /** The expected loss of repairing the leading cause now is below the cheapest further test. */
     case Repair = 'repair';
+    /** One place or two hold most of what is believed, and opening them costs less than another test. */
+    case Open = 'open';
     /** No test tells the leading causes apart: a swap or repair is cheaper than finding out. */
     case Swap = 'swap';
     /** Nothing is wrong now, and no test would say otherwise: restore, leave a monitor, come back. */
@@ -27,6 +29,7 @@ enum StopAdvice: string
         return match ($this) {
             self::Test => 'Test on: another test costs less than a wrong repair.',
             self::Repair => 'Enough is known to repair: no further test pays for itself.',
+            self::Open => 'Open and look: it costs less than another test. Make safe and prove dead first.',
             self::Swap => 'Only a repair will tell: no test parts the causes that are left.',
             self::Leave => 'Nothing is wrong now. Restore, leave a logger, agree when to come back.',
             self::Done => 'Repaired, and what was read since is as it should be. Repeat the test that failed if you have not, then hand over.',

@@ -115,6 +115,21 @@ final readonly class Attributes
         return $list;
     }
 
+    /**
+     * Two texts each, such as what was seen and where.
+     *
+     * @return list<array{string, string}>
+     */
+    public function pairs(string $key): array
+    {
+        $pairs = [];
+        foreach ($this->object($key)->raw as $at => $pair) {
+            $pairs[] = \is_array($pair) && \is_string($pair[0] ?? null) && \is_string($pair[1] ?? null) ? [$pair[0], $pair[1]] : throw new HouseError("$this->path/$key/$at", 'Expected two texts, such as ["scorched", "p-hall"].');
+        }
+
+        return $pairs;
+    }
+
     /** @return array<string, float> every value of it, each a positive number */
     public function positives(): array
     {

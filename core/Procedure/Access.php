@@ -27,7 +27,7 @@ final class Access
         $minutes = 0.0;
         foreach (self::covers($house, $measurement) as $place => $cover) {
             if (!$opened->has((string) $place)) {
-                $minutes += $cover + self::way($house->places[$place]);
+                $minutes += $cover + self::wayMinutes($house->places[$place]);
             }
         }
 
@@ -111,7 +111,8 @@ final class Access
         return null === $terminal ? null : $house->partOf($terminal)->place;
     }
 
-    private static function way(Place $place): float
+    /** Minutes of the way to a place, and back. */
+    public static function wayMinutes(Place $place): float
     {
         return self::WAYS[$place->attributes->string('access', 'free')] ?? 0.0;
     }

@@ -6,11 +6,13 @@ namespace App\Call;
 
 use App\Api\View\ClampView;
 use App\Api\View\DeviceView;
+use App\Api\View\ImmediateDangerView;
 use App\Api\View\LoadView;
 use App\Api\View\MapView;
 use App\Api\View\ReturnView;
 use App\Api\View\StopView;
 use App\Api\View\WayView;
+use App\Words\Say;
 use YellowProbe\Diagnosis\Liveness;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Installation\Finding;
@@ -28,6 +30,8 @@ use YellowProbe\Installation\Supply;
 use YellowProbe\Procedure\ResidualClamp;
 use YellowProbe\Procedure\States;
 use YellowProbe\Rules\RuleSet;
+use YellowProbe\Safety\ImmediateDanger;
+use YellowProbe\Words\Message;
 
 /** A house in a state as the line map draws it: ways in physical order, stops in the order they are wired. */
 final readonly class MapViews
@@ -37,7 +41,7 @@ final readonly class MapViews
 
     private const CLAMPS = ['line and neutral' => [...ResidualClamp::LINES, Role::Neutral], 'line alone' => ResidualClamp::LINES, 'neutral alone' => [Role::Neutral], 'cpc alone' => [Role::Earth]];
 
-    public function __construct(private IsolationViews $isolations)
+    public function __construct(private IsolationViews $isolations, private Say $say)
     {
     }
 
@@ -67,7 +71,15 @@ final readonly class MapViews
             $controls->links(),
             $this->isolations->levers($house, $journal),
             array_values(array_map(static fn (Place $place): DeviceView => new DeviceView($place->id, $place->name), array_filter($house->places, static fn (Place $place): bool => 'board' === $place->kind))),
+            array_map(fn (ImmediateDanger $danger): ImmediateDangerView => $this->danger($house, $danger), ImmediateDanger::of($house, $ranking, $journal->story(), $state)),
         );
+    }
+
+    private function danger(House $house, ImmediateDanger $danger): ImmediateDangerView
+    {
+        $with = ['place' => isset($house->places[$danger->place]) ? $house->places[$danger->place]->name : 'none', 'devices' => implode(', ', array_map(static fn (Part $device): string => $device->name, $danger->devices)), 'count' => \count($danger->devices)];
+
+        return new ImmediateDangerView($this->say->of(new Message("danger.$danger->kind", $with), $house->ruleSet), array_map(static fn (Part $device): DeviceView => new DeviceView($device->id, $device->name), $danger->devices));
     }
 
     private function way(House $house, State $state, Controls $controls, string $id): WayView

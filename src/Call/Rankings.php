@@ -31,7 +31,8 @@ use YellowProbe\Words\Message;
 final readonly class Rankings
 {
     /** Under another name when the view gets another shape: what an older version has kept is not read as the new one. */
-    private const VIEW = 'ranking view 2';
+    private const RANKING = 'ranking 2';
+    private const VIEW = 'ranking view 3';
 
     public function __construct(private Kept $kept, private TradeData $trade, private DiagnosisViews $views, private Say $say)
     {
@@ -41,13 +42,13 @@ final readonly class Rankings
     public function rank(Journal $journal): Ranking
     {
         [$house, $hypotheses, $evidence, $on] = $this->asked($journal);
-        $kept = $this->kept->find('ranking', $house, $on);
+        $kept = $this->kept->find(self::RANKING, $house, $on);
         if (!$kept instanceof KeptRanking) {
             $new = $this->compute($house, $hypotheses, $evidence, $on)[1];
             if (null !== $new) {
                 return $new;
             }
-            $kept = $this->kept->find('ranking', $house, $on);
+            $kept = $this->kept->find(self::RANKING, $house, $on);
         }
 
         return $kept instanceof KeptRanking
@@ -113,7 +114,7 @@ final readonly class Rankings
         $view = $this->kept->get(self::VIEW, $house, $on, function () use ($house, $hypotheses, $evidence, $on, &$new): RankingView {
             $new = Pairs::rank($house, $hypotheses(), $evidence, $this->kept->sketch(...));
             // Kept before the view is: who waits for that one finds this one too.
-            $this->kept->keep('ranking', $house, $on, KeptRanking::of($new));
+            $this->kept->keep(self::RANKING, $house, $on, KeptRanking::of($new));
 
             return $this->views->ranking($house, $new);
         });

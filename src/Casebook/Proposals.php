@@ -6,6 +6,7 @@ namespace App\Casebook;
 
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
+use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
@@ -14,6 +15,7 @@ use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Place;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Opened;
@@ -28,6 +30,7 @@ final readonly class Proposals
     /** What an advice is, in the verbs that cases are written in. */
     private const VERBS = [
         'repair' => ['repair', 'open', 'swap'],
+        'open' => ['open', 'repair', 'look'],
         'swap' => ['repair', 'open', 'swap'],
         'look-again' => ['ask', 'look', 'advise'],
         'leave' => ['leave', 'log'],
@@ -40,7 +43,7 @@ final readonly class Proposals
      * @param list<string>    $tests   ids of those shown, best first
      * @param list<FaultSite> $places  of the cause that the advice is about
      */
-    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places)
+    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places, private ?Opening $opening)
     {
     }
 
@@ -48,7 +51,7 @@ final readonly class Proposals
     {
         $practice = Practice::any();
         $candidates = Planner::sketching($house, $practice)->next($ranking, $now, Opened::none());
-        $stop = Stop::advised($ranking, $candidates);
+        $stop = Stop::advised($ranking, $candidates, Opening::of($house, $ranking));
         $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($house, $ranking, $now, Opened::none(), $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($house, $measurement, $causes)), $stop->advice, $candidates) : [];
         $tests = [...array_map(static fn (Candidate $candidate): string => $candidate->plan->id, \array_slice($candidates, 0, self::SHOWN)), ...array_map(static fn (Forcing $forcing): string => $forcing->plan->id, $forcings)];
         $named = array_values(array_filter($ranking->suspects(), static fn ($suspect): bool => null !== $suspect->lead()->hypothesis->site));
@@ -59,7 +62,7 @@ final readonly class Proposals
             }
         }
 
-        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)));
+        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->opening);
     }
 
     /** Whether the first of what is proposed is this act. */
@@ -93,7 +96,7 @@ final readonly class Proposals
 
     public function words(): string
     {
-        return $this->advice->value.': '.implode(', ', $this->tests);
+        return trim($this->advice->value.' '.implode(' ', array_map(static fn (Place $place): string => $place->id, $this->opening->places ?? []))).': '.implode(', ', $this->tests);
     }
 
     private function advises(Act $act): bool
@@ -101,8 +104,11 @@ final readonly class Proposals
         if (!\in_array($act->verb, self::VERBS[$this->advice->value], true)) {
             return false;
         }
-        if (!\in_array($act->verb, ['repair', 'open', 'swap'], true)) {
+        if (!\in_array($act->verb, ['repair', 'open', 'swap'], true) && StopAdvice::Open !== $this->advice) {
             return true;
+        }
+        if (null !== $this->opening) {
+            return [] !== array_filter($this->opening->places, fn (Place $place): bool => $place->id === $act->what || $place->id === ($this->house->parts[$act->what]->place ?? ''));
         }
         $touching = new Touching($this->house);
         foreach ($this->places as $site) {

@@ -12,7 +12,7 @@ final readonly class StepResult
      * @param array<string, float> $shares    of each cause of the case
      * @param list<string>         $unmatched acts in plain words, which nothing proposed can be compared with
      */
-    public function __construct(public string $case, public int $step, public array $missed, public array $shares, public float $unknown, public string $proposed, public bool $isForbidden, public array $unmatched, public float $seconds)
+    public function __construct(public string $case, public int $step, public array $missed, public array $shares, public float $unknown, public string $proposed, public bool $isForbidden, public array $unmatched, public float $seconds, public bool $isDangerDue, public bool $isDangerSaid)
     {
     }
 

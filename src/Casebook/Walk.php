@@ -16,12 +16,14 @@ use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
+use YellowProbe\Safety\ImmediateDanger;
 
 /** Goes through the steps of a case as they are told, and holds the ranking and the proposals after each against what the case expects. */
 final readonly class Walk
@@ -40,14 +42,14 @@ final readonly class Walk
     public function through(CaseFile $case, ?int $only = null): array
     {
         $results = $readings = [];
-        $seen = self::pairs($case->complaint, 'findings');
+        $seen = $case->complaint->pairs('findings');
         foreach ($case->steps as $at => $step) {
             foreach ($step->map('readings') as $reading) {
                 if (\is_array($reading->raw['job'] ?? null)) {
                     $readings[] = $reading->object('job');
                 }
             }
-            $seen = [...$seen, ...self::pairs($step, 'seen')];
+            $seen = [...$seen, ...$step->pairs('seen')];
             if (null === $only || $only === $at) {
                 $results[] = $this->step($case, $at, $step, $readings, $seen);
             }
@@ -69,14 +71,20 @@ final readonly class Walk
         [$evidence, $now] = self::evidence($house, $readings, $hypotheses);
         $ranking = Pairs::rank($house, $hypotheses, $evidence);
         $proposals = Proposals::of($house, $ranking, $now);
+        $dangers = ImmediateDanger::of($house, $ranking, $story, $now);
         $seconds = microtime(true) - $begun;
 
         $expect = $step->object('expect');
         [$shares, $sites] = $this->shares($case, $hypotheses, $ranking);
         $missed = self::bounds($expect, $shares, $sites, $ranking);
         [$next, $isForbidden, $unmatched] = self::acts($expect, $proposals);
+        $isDangerDue = $expect->has('danger');
+        $isDangerSaid = [] !== $dangers;
+        if ($isDangerDue && !self::isSafeMade($expect->object('danger'), $dangers)) {
+            $missed[] = 'danger not said: '.$expect->object('danger')->string('words');
+        }
 
-        return new StepResult($case->name, $at, [...$missed, ...$next], $shares, $ranking->probability(Hypothesis::ELSE), $proposals->words(), $isForbidden, $unmatched, $seconds);
+        return new StepResult($case->name, $at, [...$missed, ...$next], $shares, $ranking->probability(Hypothesis::ELSE), $proposals->words(), $isForbidden, $unmatched, $seconds, $isDangerDue, $isDangerSaid);
     }
 
     /**
@@ -144,7 +152,7 @@ final readonly class Walk
                 $missed[] = "$cause {$percent($shares[$cause])}, expected at most {$percent($most)}";
             }
         }
-        foreach (self::pairs($expect, 'notAbove') as [$less, $more]) {
+        foreach ($expect->pairs('notAbove') as [$less, $more]) {
             if (($sites[$more] ?? false) && ($shares[$less] ?? 0.0) > $shares[$more] + self::PLAINLY_BETTER) {
                 $missed[] = "$less {$percent($shares[$less] ?? 0.0)} stands above $more {$percent($shares[$more])}";
             }
@@ -187,6 +195,32 @@ final readonly class Walk
         return [$missed, [] !== $forbidden, array_values(array_map(static fn (Act $act): string => $act->words(), array_filter([...$wanted, ...$never], static fn (Act $act): bool => !$proposals->isNamed($act))))];
     }
 
+    /**
+     * Whether some danger is said with one of the acts that make it safe.
+     *
+     * @param list<ImmediateDanger> $dangers
+     */
+    private static function isSafeMade(Attributes $expected, array $dangers): bool
+    {
+        foreach ($expected->map('makeSafe') as $act) {
+            foreach ($dangers as $danger) {
+                $devices = array_map(static fn (Part $device): string => $device->id, $danger->devices);
+                $is = match ($act->string('act')) {
+                    'off' => \in_array($act->string('what', ''), $devices, true),
+                    'mainoff' => [] !== array_filter($danger->devices, static fn (Part $device): bool => 'main-switch' === $device->kind),
+                    'distributor' => $danger->isDistributor,
+                    // Said in words beside the device, or where no device takes it away.
+                    default => ImmediateDanger::UNPROTECTED === $danger->kind,
+                };
+                if ($is) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return array<string, float> */
     private static function numbers(Attributes $of, string $key): array
     {
@@ -196,19 +230,5 @@ final readonly class Walk
         }
 
         return $numbers;
-    }
-
-    /** @return list<array{string, string}> */
-    private static function pairs(Attributes $of, string $key): array
-    {
-        $pairs = [];
-        foreach (\is_array($of->raw[$key] ?? null) ? $of->raw[$key] : [] as $at => $pair) {
-            if (!\is_array($pair) || !\is_string($pair[0] ?? null) || !\is_string($pair[1] ?? null)) {
-                throw new \RuntimeException("$of->path/$key/$at: a pair of ids is expected.");
-            }
-            $pairs[] = [$pair[0], $pair[1]];
-        }
-
-        return $pairs;
     }
 }

@@ -51,10 +51,17 @@ final class CasebookCommand extends Command
         $met = \count(array_filter($all, static fn (StepResult $result): bool => $result->isMet()));
         $forbidden = \count(array_filter($all, static fn (StepResult $result): bool => $result->isForbidden));
         $unmatched = array_sum(array_map(static fn (StepResult $result): int => \count($result->unmatched), $all));
+        $due = array_filter($all, static fn (StepResult $result): bool => $result->isDangerDue);
+        $asked = [];
+        $needless = 0;
+        foreach ($all as $result) {
+            $asked[$result->case] = ($asked[$result->case] ?? false) || $result->isDangerDue;
+            $needless += $result->isDangerSaid && !$asked[$result->case] ? 1 : 0;
+        }
         if ($isJson) {
-            $output->writeln(json_encode(['steps' => \count($all), 'met' => $met, 'forbidden' => $forbidden, 'unmatched' => $unmatched, 'results' => array_map(static fn (StepResult $result): array => get_object_vars($result) + ['met' => $result->isMet()], $all)], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
+            $output->writeln(json_encode(['steps' => \count($all), 'met' => $met, 'forbidden' => $forbidden, 'unmatched' => $unmatched, 'dangerDue' => \count($due), 'dangerNeedless' => $needless, 'results' => array_map(static fn (StepResult $result): array => get_object_vars($result) + ['met' => $result->isMet()], $all)], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
         } else {
-            $output->writeln(\sprintf('%d of %d steps met, %d with something proposed that is never done, %d acts in words that nothing can be compared with, longest step %.1f s', $met, \count($all), $forbidden, $unmatched, max(array_map(static fn (StepResult $result): float => $result->seconds, $all))));
+            $output->writeln(\sprintf('%d of %d steps met, %d with something proposed that is never done, %d acts in words that nothing can be compared with, danger due at %d and said needlessly at %d, longest step %.1f s', $met, \count($all), $forbidden, $unmatched, \count($due), $needless, max([0.0, ...array_map(static fn (StepResult $result): float => $result->seconds, $all)])));
         }
 
         return self::SUCCESS;

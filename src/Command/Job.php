@@ -6,6 +6,7 @@ namespace App\Command;
 
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Ranking;
+use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\State;
 
@@ -13,7 +14,7 @@ use YellowProbe\Installation\State;
 final readonly class Job
 {
     /** @param non-empty-list<Hypothesis> $hypotheses */
-    public function __construct(public House $house, public State $now, public array $hypotheses, public Ranking $ranking)
+    public function __construct(public House $house, public State $now, public array $hypotheses, public Ranking $ranking, public Story $story)
     {
     }
 }

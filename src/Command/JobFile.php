@@ -25,7 +25,7 @@ use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\TestCatalogue;
 
-/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}; a reading may have an "episode" (a number) and "conditions" it was forced with. */
+/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "findings"?: [[slug, place]], "tripped"?: [part], "where"?: [place], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}; a reading may have an "episode" (a number) and "conditions" it was forced with. */
 final readonly class JobFile
 {
     public function __construct(private HouseFile $files, private TradeData $trade)
@@ -39,12 +39,27 @@ final readonly class JobFile
         try {
             $path = $job->string('house');
             $house = $this->files->house(str_starts_with($path, '/') ? $path : \dirname($file)."/$path");
-            $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), new Story($job->strings('symptoms'), $job->strings('contexts')));
+            $story = self::story($job, $house);
+            $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $story);
 
-            return new Job($house, self::state($job, $house, '/state'), $hypotheses, Pairs::rank($house, $hypotheses, self::evidence($job, $house, $hypotheses)));
+            return new Job($house, self::state($job, $house, '/state'), $hypotheses, Pairs::rank($house, $hypotheses, self::evidence($job, $house, $hypotheses)), $story);
         } catch (HouseError|ReadingError|\OutOfBoundsException $e) {
             throw new \RuntimeException("$file".($e instanceof HouseError ? ", at $e->path" : '').": {$e->getMessage()}", 0, $e);
         }
+    }
+
+    /** What was told and seen, with the devices that have opened and the places where it shows. */
+    private static function story(Attributes $job, House $house): Story
+    {
+        $story = new Story($job->strings('symptoms'), $job->strings('contexts'), $job->pairs('findings'), $job->strings('tripped'), $job->strings('where'));
+        foreach ($story->where as $at => $place) {
+            isset($house->places[$place]) || throw new HouseError("/where/$at", \sprintf('There is no place "%s" in this house.', $place));
+        }
+        foreach ($story->tripped as $at => $device) {
+            isset($house->parts[$device]) || throw new HouseError("/tripped/$at", \sprintf('There is no part "%s" in this house.', $device));
+        }
+
+        return $story;
     }
 
     /**

@@ -14,17 +14,20 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Forcing;
+use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Planner;
 use YellowProbe\Diagnosis\PredictionTable;
 use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
 use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
+use YellowProbe\Safety\ImmediateDanger;
 
 /** Whether to test on, and with what; readings that do not go with the rest are told first. */
 #[AsCommand('next', 'Propose the next test of a job file, or say why to stop')]
@@ -56,13 +59,16 @@ final class NextCommand extends Command
         $missing = $input->getOption('without');
         $practice = new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop'));
         $opened = self::opened($job->house, true === $input->getOption('board-open'));
+        $dangers = ImmediateDanger::of($job->house, $job->ranking, $job->story, $job->now);
         $candidates = Planner::sketching($job->house, $practice)->next($job->ranking, $job->now, $opened);
-        $stop = Stop::advised($job->ranking, $candidates);
+        $stop = Stop::advised($job->ranking, $candidates, Opening::of($job->house, $job->ranking));
         $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)), $stop->advice, $candidates) : [];
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
+            'dangers' => array_map(static fn (ImmediateDanger $danger): array => ['kind' => $danger->kind, 'place' => $danger->place, 'off' => array_map(static fn (Part $device): string => $device->id, $danger->devices), 'distributor' => $danger->isDistributor], $dangers),
             'advice' => $stop->advice->value,
             'words' => $stop->advice->words(),
+            'open' => array_map(static fn (Place $place): string => $place->id, $stop->opening->places ?? []),
             'unexplained' => $stop->unexplained,
             'tests' => array_map(static fn (Candidate $candidate): array => [
                 'id' => $candidate->plan->id,

@@ -41,6 +41,7 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Place;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
@@ -90,7 +91,7 @@ final readonly class DiagnosisController
 
         return Answer::of(new AdviceView(
             $stop->advice->value,
-            $stop->advice->words(),
+            null === $stop->opening ? $stop->advice->words() : $this->say->of(new Message('advice.open', ['places' => implode(', ', array_map(static fn (Place $place): string => $place->name, $stop->opening->places))]), $house->ruleSet),
             round($stop->lossMinutes, 1),
             $stop->unexplained,
             array_map(fn (Candidate $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), \array_slice($candidates, 0, self::MOST_TESTS)),

@@ -12,7 +12,8 @@ final readonly class Told implements Worded
 {
     /**
      * @param string|null $device      the protective device that trips, by its id in the house
-     * @param string|null $deviceWords what the page called it then
+     * @param string|null  $deviceWords what the page called it then
+     * @param list<string> $places      where it shows, by their ids in the house
      */
     public function __construct(
         #[OA\Property(minLength: 1, maxLength: 2000)]
@@ -33,6 +34,8 @@ final readonly class Told implements Worded
         public ?string $since = null,
         #[OA\Property(minLength: 1, maxLength: 300)]
         public ?string $also = null,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', minLength: 1, maxLength: 100))]
+        public array $places = [],
     ) {
     }
 
@@ -48,6 +51,6 @@ final readonly class Told implements Worded
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->text('text', 2000), $fields->optionalText('symptom', 60), $fields->optionalText('context', 60), $fields->optionalText('resets', 60), $fields->optionalText('device', 100), $fields->optionalText('deviceWords', 200), $fields->optionalText('when', 200), $fields->optionalText('since', 200), $fields->optionalText('also', 300));
+        return new self($fields->text('text', 2000), $fields->optionalText('symptom', 60), $fields->optionalText('context', 60), $fields->optionalText('resets', 60), $fields->optionalText('device', 100), $fields->optionalText('deviceWords', 200), $fields->optionalText('when', 200), $fields->optionalText('since', 200), $fields->optionalText('also', 300), $fields->texts('places', 100));
     }
 }

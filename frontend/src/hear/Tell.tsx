@@ -3,6 +3,8 @@ import { useState, type FormEvent } from 'react';
 import type { Detail } from '../api/client';
 import { useMap, useObserve, usePicks } from '../api/hooks';
 import { Button, inputLook, Pick, Refused, useDraft } from '../ui/parts';
+import { say } from '../words';
+import { Places } from './Places';
 
 const empty = { symptom: '', context: '', device: '', resets: '' };
 
@@ -17,6 +19,7 @@ export function Tell({ detail }: { detail: Detail }) {
     const [since, setSince] = useDraft(`${callId}.since`);
     const [also, setAlso] = useDraft(`${callId}.also`);
     const [picked, setPicked] = useState(empty);
+    const [places, setPlaces] = useState<string[]>([]);
     // Only what can have shown the symptom: the server says which.
     const devices = (map.data?.levers ?? []).filter((lever) => lever.shows.includes(picked.symptom)).map((lever) => ({ slug: lever.device, words: lever.name }));
     const pick = (key: keyof typeof empty) => (value: string) => setPicked({ ...picked, [key]: value, ...(key === 'symptom' ? { device: '' } : {}) });
@@ -25,10 +28,11 @@ export function Tell({ detail }: { detail: Detail }) {
         event.preventDefault();
         const { device, resets, ...rest } = picked;
         const details = { ...rest, when, since, also, ...(trips ? { device, resets, deviceWords: devices.find((each) => each.slug === device)?.words ?? '' } : {}) };
-        observe.mutate({ kind: 'told', payload: { text, ...Object.fromEntries(Object.entries(details).filter(([, value]) => value.trim() !== '')) } }, {
+        observe.mutate({ kind: 'told', payload: { text, ...Object.fromEntries(Object.entries(details).filter(([, value]) => value.trim() !== '')), ...(places.length > 0 ? { places } : {}) } }, {
             onSuccess: () => {
                 [setText, setWhen, setSince, setAlso].forEach((set) => set(''));
                 setPicked(empty);
+                setPlaces([]);
             },
         });
     };
@@ -40,6 +44,7 @@ export function Tell({ detail }: { detail: Detail }) {
                 <Textarea className={inputLook} rows={3} required maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />
             </Field>
             <Pick label="What happens" value={picked.symptom} onChange={pick('symptom')} empty="Nothing to pick" options={picks.data?.symptoms ?? []} />
+            {map.data && <Places title={say('tell.where')} ways={map.data.ways} chosen={places} onChange={setPlaces} />}
             {trips && <Pick label="Which device" value={picked.device} onChange={pick('device')} empty="Not known" options={devices} />}
             {trips && <Pick label="How it resets" value={picked.resets} onChange={pick('resets')} empty="Not known" options={picks.data?.resets ?? []} />}
             <Pick label="Just before" value={picked.context} onChange={pick('context')} empty="Nothing to pick" options={picks.data?.contexts ?? []} />

@@ -45,6 +45,7 @@ function map(live: Record<string, string>): MapData {
         links: [],
         levers: [],
         boards: [],
+        dangers: [],
         colours: { L: '#8a4b21', N: '#1f62b8', E: '#2f7d3a' },
     };
 }

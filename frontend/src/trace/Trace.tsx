@@ -295,7 +295,7 @@ export function Trace({ detail }: { detail: Detail }) {
                         </p>
                     )}
                 </div>
-                <Column detail={detail} pane={pane} ranking={ranking} next={series === '' ? next.data : undefined} error={refusal ?? ranking.error ?? next.error} odd={odd.data ?? []} isRanked={isRanked} here={connection} onAccept={setAccepting} onLook={setLooked} onAgain={again}>
+                <Column detail={detail} pane={pane} ranking={ranking} next={series === '' ? next.data : undefined} error={refusal ?? ranking.error ?? next.error} odd={odd.data ?? []} isRanked={isRanked} dangers={map.data?.dangers ?? []} mayAct={may('measure')} here={connection} onAccept={setAccepting} onLook={setLooked} onAgain={again}>
                     <Kit instruments={instruments.data ?? []} missing={missing} onToggle={toggleTester} ways={ways} onWay={setWay} />
                     {map.data && <Findings words={map.data.findings} />}
                 </Column>

@@ -16,7 +16,7 @@ final readonly class AdviceView
      * @param list<ForcingView>  $forcings
      */
     public function __construct(
-        #[OA\Property(enum: ['test', 'repair', 'swap', 'leave', 'done', 'distributor', 'look-again'])]
+        #[OA\Property(enum: ['test', 'open', 'repair', 'swap', 'leave', 'done', 'distributor', 'look-again'])]
         public string $advice,
         #[OA\Property]
         public string $words,

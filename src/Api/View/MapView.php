@@ -7,7 +7,7 @@ namespace App\Api\View;
 use OpenApi\Attributes as OA;
 
 /** The house as a line map in the state it is in. */
-#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'deviceClamps', 'live', 'colours', 'findings', 'watches', 'links', 'levers', 'boards'])]
+#[OA\Schema(required: ['houseId', 'version', 'name', 'supply', 'main', 'mainOn', 'origin', 'ways', 'loads', 'switches', 'deviceClamps', 'live', 'colours', 'findings', 'watches', 'links', 'levers', 'boards', 'dangers'])]
 final readonly class MapView
 {
     /**
@@ -21,6 +21,7 @@ final readonly class MapView
      * @param list<LinkView> $links
      * @param list<LeverView> $levers
      * @param list<DeviceView> $boards
+     * @param list<ImmediateDangerView> $dangers
      */
     public function __construct(
         #[OA\Property]
@@ -59,6 +60,8 @@ final readonly class MapView
         public array $levers,
         #[OA\Property(type: 'array', description: 'Places that are boards.', items: new OA\Items(ref: DeviceView::class))]
         public array $boards,
+        #[OA\Property(type: 'array', description: 'What cannot wait for a diagnosis, ahead of any test.', items: new OA\Items(ref: ImmediateDangerView::class))]
+        public array $dangers,
     ) {
     }
 }

@@ -97,7 +97,7 @@ final class ForcingTest extends TestCase
         $tests = [new Candidate($plan, 0.04, 2.0, 0.02, 1.0)];
         self::assertSame([$tapped], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Test, $tests));
         self::assertSame([$tapped, $warmed], Forcing::worthwhile([$tapped, $warmed], StopAdvice::Leave, $tests));
-        self::assertSame([StopAdvice::Test, StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain], array_values(array_filter(StopAdvice::cases(), Forcing::isAsked(...))), 'not once it is known');
+        self::assertSame([StopAdvice::Test, StopAdvice::Open, StopAdvice::Swap, StopAdvice::Leave, StopAdvice::LookAgain], array_values(array_filter(StopAdvice::cases(), Forcing::isAsked(...))), 'not once it is known');
     }
 
     public function testBehindADeviceThatOpensNothingIsTapped(): void

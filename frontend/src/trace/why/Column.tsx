@@ -9,6 +9,7 @@ import { Agreements } from '../Agreements';
 import { Contradictions } from '../Contradictions';
 import type { Pane } from '../Panes';
 import { Readings } from '../Readings';
+import { Dangers } from './Dangers';
 import { Advice, Ranked } from './Why';
 
 interface Props {
@@ -20,6 +21,8 @@ interface Props {
     error: unknown;
     odd: Schemas['ContradictionView'][];
     isRanked: boolean;
+    dangers: Schemas['ImmediateDangerView'][];
+    mayAct: boolean;
     here: Connection | null;
     onAccept: (suspect: Schemas['SuspectView']) => void;
     onLook: (places: string[]) => void;
@@ -29,13 +32,14 @@ interface Props {
 }
 
 /** The column that says why: advice, what fits, and every reading as taken. */
-export function Column({ detail, pane, ranking, next, error, odd, isRanked, here, onAccept, onLook, onAgain, children }: Props) {
+export function Column({ detail, pane, ranking, next, error, odd, isRanked, dangers, mayAct, here, onAccept, onLook, onAgain, children }: Props) {
     const callId = detail.call.id;
     const ranked = useJob(callId, 'ranking');
     const shown = (which: Pane) => (pane === which ? '' : 'compact:hidden');
     return (
         <div className={`min-h-0 overflow-y-auto px-4 pt-2 pb-4 compact:flex-1 ${pane === 'map' ? 'compact:hidden' : ''}`}>
             <div className={shown('causes')} data-ranking>
+                <Dangers callId={callId} dangers={dangers} mayAct={mayAct} />
                 <Refused error={error} />
                 <Contradictions odd={odd} />
                 <Advice detail={detail} next={next} />
