@@ -32,9 +32,9 @@ final readonly class InHand
     public function take(Call $call, User $user, string $test, string $run, ?Uuid $since, array $leftOut, array $forced): void
     {
         $this->connection->executeStatement(
-            'REPLACE INTO in_hand (call_id, user_id, test, run, since, left_out, forced, at) VALUES (?, ?, ?, ?, ?, ?, ?, NOW(6))',
-            [$call->id, $user->id, $test, $run, $since, json_encode($leftOut, \JSON_THROW_ON_ERROR), json_encode($forced, \JSON_THROW_ON_ERROR)],
-            ['uuid', 'uuid', 'string', 'string', 'uuid', 'string', 'string'],
+            'REPLACE INTO in_hand (call_id, user_id, firm_id, test, run, since, left_out, forced, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, NOW(6))',
+            [$call->id, $user->id, $call->firm->id, $test, $run, $since, json_encode($leftOut, \JSON_THROW_ON_ERROR), json_encode($forced, \JSON_THROW_ON_ERROR)],
+            ['uuid', 'uuid', 'uuid', 'string', 'string', 'uuid', 'string', 'string'],
         );
     }
 

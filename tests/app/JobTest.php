@@ -130,12 +130,20 @@ final class JobTest extends ApiTestCase
         self::assertNull($jobs->next(new Ranking($asked[0]->callId(), 'one'), 1));
     }
 
+    public function testWhoWaitsBehindOthersLooksAsSeldomAsTheyTake(): void
+    {
+        self::assertSame(100, Progress::of(true, 1, 4, 0)->againMilliseconds);
+        self::assertSame(100, Progress::of(false, 0, 0, 0)->againMilliseconds);
+        self::assertSame(2100, Progress::of(false, 0, 0, 3)->againMilliseconds);
+        self::assertSame(5000, Progress::of(false, 0, 0, 30)->againMilliseconds, 'whoever is overtaken has to learn of it');
+    }
+
     public function testThePageIsToldShortlyAndOnlyWhatIsNew(): void
     {
         $call = $this->row();
         self::service(Jobs::class)->ask($call, new Ranking($call->id->toRfc4122(), 'one'));
         $path = '/api/calls/'.$call->id->toRfc4122().'/jobs/ranking';
-        self::assertSame(['isRunning' => false, 'done' => 0, 'total' => 0, 'ahead' => 0], $this->call('GET', $path)['progress']);
+        self::assertSame(['isRunning' => false, 'done' => 0, 'total' => 0, 'ahead' => 0, 'againMilliseconds' => 100], $this->call('GET', $path)['progress']);
         $etag = (string) $this->client->getResponse()->headers->get('ETag');
         $this->client->request('GET', $path, server: ['HTTP_IF_NONE_MATCH' => $etag]);
         self::assertSame([304, ''], [$this->client->getResponse()->getStatusCode(), $this->client->getResponse()->getContent()]);

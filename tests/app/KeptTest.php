@@ -39,6 +39,21 @@ final class KeptTest extends TestCase
         self::assertSame('other', $kept->get('word', $house, [1], $make));
     }
 
+    public function testNobodyWaitsLongForWhoeverWorksTheSameThingOut(): void
+    {
+        $locks = new LockFactory(new InMemoryStore());
+        $kept = new Kept(new ArrayAdapter(), $locks, new Pulse());
+        $house = House::fromDocument(self::document());
+        // Another has every lock of the name, and never lets go.
+        $held = [];
+        for ($number = 0; $number < 64; ++$number) {
+            $held[] = $lock = $locks->createLock("word $number");
+            self::assertTrue($lock->acquire());
+        }
+        self::assertSame('made', $kept->get('word', $house, [1], static fn (): string => 'made'));
+        self::assertTrue($held[0]->isAcquired(), 'and what is not its own it does not release');
+    }
+
     /** @return array<string, mixed> */
     private static function document(): array
     {

@@ -70,6 +70,65 @@ final class TraceTest extends ApiTestCase
         self::assertSame(100, array_sum(array_map(static fn (mixed $outcome): int => (int) self::textAt(self::at((array) $outcome, 'shown')), $outcomes)));
     }
 
+    public function testWhatIsInHandGoesOnWithTheStepsAsTheyWereListed(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertSame(['test' => '', 'run' => '', 'since' => '', 'leftOut' => [], 'forced' => []], $this->call('GET', "/api/calls/$call/in-hand"));
+        $found = $this->call('GET', "/api/calls/$call/tests?where=any&search=drop");
+        $test = self::textAt(self::at($found, 0, 'id'));
+        $since = self::textAt($this->call('GET', "/api/calls/$call")['last']);
+        $listed = $this->call('GET', "/api/calls/$call/test?test=".rawurlencode($test));
+        self::assertNotSame([], $listed['changes']);
+        $this->call('PUT', "/api/calls/$call/in-hand", ['test' => $test, 'run' => '', 'since' => $since, 'leftOut' => ['x'], 'forced' => []], 204);
+        $hand = $this->call('GET', "/api/calls/$call/in-hand");
+        self::assertSame([$test, $since, ['x']], [$hand['test'], $hand['since'], $hand['leftOut']]);
+
+        // A step is done: asked anew it is none any more, since then it is listed as it was.
+        $step = (array) self::at($listed, 'changes', 0);
+        $this->observe($call, 'done', ['changes' => [['operation' => $step['operation'], 'subject' => $step['subject'], 'value' => $step['value']]]]);
+        $now = $this->call('GET', "/api/calls/$call/test?test=".rawurlencode($test));
+        self::assertSame(\count((array) $listed['changes']) - 1, \count((array) $now['changes']));
+        self::assertEquals($listed['changes'], $this->call('GET', "/api/calls/$call/test?test=".rawurlencode($test)."&since=$since")['changes']);
+
+        self::assertSame('/leftOut', $this->call('PUT', "/api/calls/$call/in-hand", ['test' => $test, 'run' => '', 'leftOut' => array_fill(0, 61, 'x'), 'forced' => []], 422)['pointer']);
+        $this->call('PUT', "/api/calls/$call/in-hand", ['test' => '', 'run' => ''], 204);
+        self::assertSame('', $this->call('GET', "/api/calls/$call/in-hand")['test']);
+    }
+
+    public function testWhatCannotWaitIsSaidWithTheDeviceThatTakesItAwayUntilThatIsOff(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        self::assertSame([], $this->call('GET', "/api/calls/$call/map")['dangers']);
+        $this->observe($call, 'seen', ['text' => 'Brown marks', 'finding' => 'scorched', 'place' => 'p-rl-hearth']);
+        $dangers = (array) $this->call('GET', "/api/calls/$call/map")['dangers'];
+        self::assertCount(1, $dangers);
+        self::assertStringContainsString('Way 2 off now', self::textAt(self::at($dangers, 0, 'words')));
+        self::assertSame([['id' => 'way2', 'name' => 'Way 2']], self::at($dangers, 0, 'devices'));
+        $this->observe($call, 'done', ['changes' => [['operation' => 'set', 'subject' => 'way2', 'value' => 'off']]]);
+        self::assertSame([], $this->call('GET', "/api/calls/$call/map")['dangers']);
+    }
+
+    public function testEveryConductorOfEveryLegHasAControl(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $map = $this->call('GET', "/api/calls/$call/map");
+        $count = 0;
+        foreach ((array) $map['ways'] as $way) {
+            foreach ([$way, ...(array) self::at((array) $way, 'stops')] as $at) {
+                $subjects = array_column((array) self::at((array) $at, 'controls'), 'subject');
+                foreach ((array) self::at((array) $at, 'legs') as $leg) {
+                    $own = array_column((array) self::at((array) $leg, 'conductors'), 'subject');
+                    self::assertSame([], array_diff($own, $subjects));
+                    $count += \count($own);
+                }
+            }
+        }
+        self::assertGreaterThan(100, $count);
+        // A ring has two legs at its way, each with three conductors.
+        $ring = array_values(array_filter((array) $map['ways'], static fn (mixed $way): bool => 'ring-low' === self::at((array) $way, 'circuit')))[0];
+        self::assertSame([3, 3], array_map(static fn (mixed $leg): int => \count((array) self::at((array) $leg, 'conductors')), (array) self::at((array) $ring, 'legs')));
+    }
+
     public function testHowTheHouseStandsNamesWhatIsPutBackFirst(): void
     {
         $call = $this->demoCall('4 Wicket');

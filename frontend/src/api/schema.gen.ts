@@ -900,7 +900,7 @@ export interface components {
         /** @description Whether to test on or to stop, and the tests worth most per minute. */
         AdviceView: {
             /** @enum {string} */
-            advice: "test" | "repair" | "swap" | "leave" | "done" | "distributor" | "look-again";
+            advice: "test" | "open" | "repair" | "swap" | "leave" | "done" | "distributor" | "look-again";
             words: string;
             /**
              * Format: float
@@ -1302,6 +1302,12 @@ export interface components {
             /** @description What is odd and possible: no error, something to look at. */
             findings: components["schemas"]["FindingView"][];
         };
+        /** @description What cannot wait for a diagnosis, with what takes it away. */
+        ImmediateDangerView: {
+            words: string;
+            /** @description To be switched off now. */
+            devices: components["schemas"]["DeviceView"][];
+        };
         /** @description The test that somebody is preparing for, wherever they go on with it. */
         InHandView: {
             /** @description Id of the test; empty where the run says it, or nothing is in hand. */
@@ -1542,6 +1548,8 @@ export interface components {
             levers: components["schemas"]["LeverView"][];
             /** @description Places that are boards. */
             boards: components["schemas"]["DeviceView"][];
+            /** @description What cannot wait for a diagnosis, ahead of any test. */
+            dangers: components["schemas"]["ImmediateDangerView"][];
         };
         /** @description Who is logged in, and what they may do. */
         Me: {
@@ -2600,6 +2608,7 @@ export interface components {
             when?: string | null;
             since?: string | null;
             also?: string | null;
+            places?: string[];
         };
         /** @description The complaint tried again after a repair. */
         Tried: {

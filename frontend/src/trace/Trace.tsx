@@ -42,6 +42,7 @@ import { useTyping } from './typing';
 import { useKept } from './useKept';
 import { Panes, type Pane } from './Panes';
 import { Column } from './why/Column';
+import { Dangers } from './why/Dangers';
 
 export function Trace({ detail }: { detail: Detail }) {
     const callId = detail.call.id;
@@ -276,6 +277,7 @@ export function Trace({ detail }: { detail: Detail }) {
                 )}
             </HouseStrip>
             <main className="flex min-h-0 flex-1 flex-col wide:grid wide:grid-cols-[minmax(0,868fr)_minmax(0,412fr)] wide:grid-rows-[minmax(0,1fr)_auto]">
+                <Dangers callId={callId} dangers={map.data?.dangers ?? []} mayAct={may('measure')} className="max-h-36 shrink-0 overflow-y-auto text-sm low:max-h-12 wide:hidden" />
                 <Panes pane={pane} onPane={setPane} leading={ranking.data?.suspects[0]?.shown} onSwitch={map.data ? () => setStateOpen(true) : null} />
                 <div className={`flex min-h-0 min-w-0 flex-1 flex-col compact:min-h-28 tiny:min-h-60 wide:border-r wide:border-ink ${shown('map')}`}>
                     {map.data ? (

@@ -39,7 +39,7 @@ export function Column({ detail, pane, ranking, next, error, odd, isRanked, dang
     return (
         <div className={`min-h-0 overflow-y-auto px-4 pt-2 pb-4 compact:flex-1 ${pane === 'map' ? 'compact:hidden' : ''}`}>
             <div className={shown('causes')} data-ranking>
-                <Dangers callId={callId} dangers={dangers} mayAct={mayAct} />
+                <Dangers callId={callId} dangers={dangers} mayAct={mayAct} className="mb-2 compact:hidden" />
                 <Refused error={error} />
                 <Contradictions odd={odd} />
                 <Advice detail={detail} next={next} />

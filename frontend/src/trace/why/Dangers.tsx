@@ -4,13 +4,13 @@ import { Button, Refused } from '../../ui/parts';
 import { say } from '../../words';
 
 /** What cannot wait for a diagnosis: said before any cause or test, with the act that takes it away. */
-export function Dangers({ callId, dangers, mayAct }: { callId: string; dangers: Schemas['ImmediateDangerView'][]; mayAct: boolean }) {
+export function Dangers({ callId, dangers, mayAct, className }: { callId: string; dangers: Schemas['ImmediateDangerView'][]; mayAct: boolean; className: string }) {
     const observe = useObserve(callId);
     if (dangers.length === 0) {
         return null;
     }
     return (
-        <section role="alert" aria-label={say('dangers.title')} className="mb-2 border-2 border-bad bg-sheet px-3 py-2">
+        <section role="alert" aria-label={say('dangers.title')} className={`border-2 border-bad bg-sheet px-3 py-2 ${className}`}>
             <ul className="space-y-2">
                 {dangers.map((danger) => (
                     <li key={danger.words}>
