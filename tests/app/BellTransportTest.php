@@ -7,7 +7,6 @@ namespace App\Tests;
 use App\Job\BellTransport;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Messenger\Envelope;
-use Symfony\Component\Messenger\Transport\TransportInterface;
 
 /** A worker that waits asks the database only when somebody has rung. */
 final class BellTransportTest extends TestCase
@@ -26,7 +25,7 @@ final class BellTransportTest extends TestCase
 
     public function testItIsAskedOnceUntilSomebodyRings(): void
     {
-        $inner = $this->inner();
+        $inner = new Queue();
         $worker = new BellTransport($inner, $this->file);
         self::assertSame([[], [], []], [[...$worker->get()], [...$worker->get()], [...$worker->get()]]);
         self::assertSame(1, $inner->asked);
@@ -43,7 +42,7 @@ final class BellTransportTest extends TestCase
 
     public function testWhatIsSentWhileItAsksIsNotMissed(): void
     {
-        $inner = $this->inner();
+        $inner = new Queue();
         $worker = new BellTransport($inner, $this->file);
         $sender = new BellTransport($inner, $this->file);
         // The first look finds nothing, and while it is under way somebody sends.
@@ -52,41 +51,5 @@ final class BellTransportTest extends TestCase
         };
         self::assertSame([], [...$worker->get()]);
         self::assertCount(1, [...$worker->get()]);
-    }
-
-    private function inner(): TransportInterface
-    {
-        return new class implements TransportInterface {
-            public int $asked = 0;
-
-            /** @var (\Closure(): void)|null */
-            public ?\Closure $meanwhile = null;
-
-            /** @var list<Envelope> */
-            private array $queue = [];
-
-            public function get(): iterable
-            {
-                ++$this->asked;
-                $found = array_splice($this->queue, 0, 1);
-                [$meanwhile, $this->meanwhile] = [$this->meanwhile, null];
-                null === $meanwhile || $meanwhile();
-
-                return $found;
-            }
-
-            public function send(Envelope $envelope): Envelope
-            {
-                return $this->queue[] = $envelope;
-            }
-
-            public function ack(Envelope $envelope): void
-            {
-            }
-
-            public function reject(Envelope $envelope): void
-            {
-            }
-        };
     }
 }

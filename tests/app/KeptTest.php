@@ -50,7 +50,11 @@ final class KeptTest extends TestCase
             $held[] = $lock = $locks->createLock("word $number");
             self::assertTrue($lock->acquire());
         }
-        self::assertSame('made', $kept->get('word', $house, [1], static fn (): string => 'made'));
+        $made = 0;
+        $kept->get('word', $house, [1], static function () use (&$made): int {
+            return ++$made;
+        });
+        self::assertSame(1, $made);
         self::assertTrue($held[0]->isAcquired(), 'and what is not its own it does not release');
     }
 
