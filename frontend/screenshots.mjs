@@ -30,6 +30,13 @@ async function stage(page, address, name) {
     await page.waitForLoadState('networkidle');
 }
 
+/** Nothing is in hand from the picture before. */
+async function handsFree(page) {
+    for (const { id } of (await (await page.request.get(`${base}/api/calls`)).json()).calls) {
+        await page.request.put(`${base}/api/calls/${id}/in-hand`, { data: { test: '', run: '', since: '', leftOut: [], forced: [] } });
+    }
+}
+
 /** Any test or run by what people call it. */
 async function find(page, words, name) {
     await page.getByRole('button', { name: /^Another test/ }).first().click();
@@ -38,6 +45,7 @@ async function find(page, words, name) {
 }
 
 async function probes(page) {
+    await handsFree(page);
     await stage(page, '4 Wicket Lane', 'Trace');
     await page.getByText(/^What fits/).waitFor({ state: 'attached' });
     await find(page, 'loop high hall', /^Loop, high current, line–earth at Hall/);

@@ -51,10 +51,10 @@ final class KeptTest extends TestCase
             self::assertTrue($lock->acquire());
         }
         $made = 0;
-        $kept->get('word', $house, [1], static function () use (&$made): int {
-            return ++$made;
-        });
-        self::assertSame(1, $made);
+        $make = static function () use (&$made): string {
+            return 'made '.++$made;
+        };
+        self::assertSame(['made 1', 'made 1'], [$kept->get('word', $house, [1], $make), $kept->get('word', $house, [1], $make)]);
         self::assertTrue($held[0]->isAcquired(), 'and what is not its own it does not release');
     }
 
