@@ -36,14 +36,15 @@ final class HypothesisSpace
         $lit = self::lit($house);
         $told = new ToldPlaces($house, $story->where);
         $hypotheses = [];
-        // A kind that this house has no place for is no cause here; what is left of the sum says how the others compare.
-        $else = $given['other'] ?? 0.0;
+        $placed = $given['sound'] ?? 0.0;
         foreach (FaultCatalogue::all() as $slug => $kind) {
             $sites = $kind->sites($house);
             $share = $given[$slug] ?? 0.0;
             if ([] === $sites) {
+                // A kind that this house has no place for is no cause here.
                 continue;
             }
+            $placed += $share;
             $asks = $noticed[$slug] ?? Noticed::always();
             $weight = array_map(static fn (FaultSite $site): float => $site->weight * $asks->on($site->role, isset($lit[$site->circuit ?? ''])) * max([1.0, ...array_map(static fn (string $place): float => $rooms[$place][$slug] ?? 1.0, $site->places)]), $sites);
             $weights = array_sum($weight);
@@ -58,6 +59,9 @@ final class HypothesisSpace
             }
         }
 
+        // Beside what the house has places for it is as likely as beside everything.
+        $other = $given['other'] ?? 0.0;
+        $else = $other * $placed / (1.0 - $other);
         $sound = ($given['sound'] ?? 0.0) * self::found($findings, Hypothesis::SOUND, null);
 
         // What is found at inspections is no part of a sum: one fault says nothing of another.
