@@ -103,7 +103,7 @@ test('a preparation goes on on another device of the same person, with its steps
     expect(wanted, 'no test of this house has a step that can be done live').toBeDefined();
     await page.keyboard.press('/');
     await page.getByLabel('Find', { exact: true }).fill((wanted?.words ?? '').replace(/[,–()°×·]/g, ' '));
-    await page.getByRole('dialog').getByRole('button', { name: wanted?.words ?? '' }).first().click();
+    await page.getByRole('dialog').getByRole('button', { name: new RegExp(`^${(wanted?.words ?? '').replace(/[.*+?^${}()|[\]\\]/g, '\\$&')} ?(under|\\d)`) }).first().click();
     const steps = page.getByRole('list', { name: 'Steps before the reading' });
     await expect(steps.getByRole('listitem')).toHaveCount(wanted?.changes.length ?? 0);
     await expect(async () => expect(((await (await page.request.get(`/api/calls/${id}/in-hand`)).json()) as { test: string }).test).not.toBe('')).toPass();
