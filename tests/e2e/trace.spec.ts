@@ -262,4 +262,6 @@ test('a test that has to be made safe first says so for as long as that is so, a
     await expect(page.getByRole('link', { name: 'Make safe first' })).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(page.getByRole('link', { name: 'Make safe first' })).toHaveCount(0);
+    // What the page still asks for is no matter of this test.
+    await page.unrouteAll({ behavior: 'ignoreErrors' });
 });
