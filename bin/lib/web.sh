@@ -17,9 +17,8 @@ pool_socket() {
 }
 
 run_fpm() {
-    local master=$1 name children root= preload="-d opcache.preload=$VAR/cache/prod/App_KernelProdContainer.preload.php"
-    # PHP loads nothing ahead as root.
-    [ "$SERVER_USER" = root ] && root=-R && preload=
+    local master=$1 name children root=
+    [ "$SERVER_USER" = root ] && root=-R
     {
         printf '[global]\ndaemonize = no\nerror_log = %s\n' "$VAR/log/$master.log"
         pools "$master" | while read -r name children; do
@@ -39,7 +38,7 @@ CONF
         done
     } >"$VAR/run/$master.conf"
     # shellcheck disable=SC2086
-    PHP_INI_SCAN_DIR="/etc/php/$PHP_VERSION/fpm/conf.d:$VAR/run/php.d" group "$master" php-fpm$PHP_VERSION $preload -F $root -y "$VAR/run/$master.conf"
+    PHP_INI_SCAN_DIR="/etc/php/$PHP_VERSION/fpm/conf.d:$VAR/run/php.d" group "$master" php-fpm$PHP_VERSION -F $root -y "$VAR/run/$master.conf"
 }
 
 fpm_answers() {
