@@ -38,7 +38,7 @@ final readonly class Unnamed
         $each = (1.0 - self::BEFORE_ALL) / max(self::LEAST_CIRCUITS, \count($seen));
         $weights = [self::EVERYWHERE => self::BEFORE_ALL];
         foreach ($seen as $circuit) {
-            $weights["$circuit "] = $each;
+            $weights[$circuit] = $each;
         }
         $rest = 1.0 - array_sum($weights);
         $this->weights = $rest > 1e-9 ? $weights + [self::ELSEWHERE => $rest] : $weights;
@@ -54,14 +54,14 @@ final readonly class Unnamed
     {
         $logs = $each = [];
         foreach ($this->weights as $where => $weight) {
-            $each[] = $own = $this->at(trim($where), $beside);
+            $each[] = $own = $this->at($where, $beside);
             $logs[] = log($weight) + array_sum($own);
         }
         [$log, $shares] = LogSum::of($logs);
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
         $places = [];
         foreach (array_keys($this->weights) as $at => $where) {
-            $places[trim($where)] = $shares[$at];
+            $places[$where] = $shares[$at];
         }
 
         return [$log, $each[$best] ?? [], $places];

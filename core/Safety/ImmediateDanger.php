@@ -66,12 +66,15 @@ final readonly class ImmediateDanger
     public static function of(House $house, Ranking $ranking, Story $story, State $now): array
     {
         $all = [];
+        $mended = self::mended($ranking);
         foreach ($story->findings as [$finding, $place]) {
-            if (isset(self::FOUND[$finding], $house->places[$place])) {
-                $all[] = new self(self::FOUND[$finding], self::devicesAt($house, [$place]), false, $place);
+            // Nobody knows where: then it is no matter of one circuit.
+            $at = isset($house->places[$place]) ? $place : '';
+            if (isset(self::FOUND[$finding]) && !\in_array($at, $mended, true)) {
+                $all[] = new self(self::FOUND[$finding], self::devicesAt($house, [$at]), false, $at);
             }
         }
-        if (\in_array(self::TINGLE, $story->symptoms, true)) {
+        if (\in_array(self::TINGLE, $story->symptoms, true) && [] === $mended) {
             $devices = self::devicesAt($house, $story->where);
             // In more than one room, or nobody knows where: then it is no matter of one circuit.
             $all[] = new self(self::METAL, 1 === \count($devices) ? $devices : States::mains($house), false, $story->where[0] ?? '');
@@ -95,6 +98,19 @@ final readonly class ImmediateDanger
         }
 
         return array_values($open);
+    }
+
+    /** @return list<string> places at which something was repaired: what was seen or felt there before is no danger of now */
+    private static function mended(Ranking $ranking): array
+    {
+        $places = [];
+        foreach ($ranking->standings as $standing) {
+            foreach ([] === $standing->hypothesis->both ? [$standing->hypothesis] : $standing->hypothesis->both as $one) {
+                array_push($places, ...($one->isRepaired ? $one->site->places ?? [] : []));
+            }
+        }
+
+        return array_values(array_unique($places));
     }
 
     private static function ofCause(House $house, string $kind, FaultSite $site): self

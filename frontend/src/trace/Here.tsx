@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client';
 import { useObserve } from '../api/hooks';
 import { Refused } from '../ui/parts';
 import { Choice } from './Choice';
+import { say } from '../words';
 import { Legs } from './Legs';
 
 type Operation = Schemas['Act']['operation'];
@@ -25,6 +26,7 @@ export function Here({ controls, legs = [], colours, callId }: Props) {
                 ))}
             {legs.length > 0 && (
                 <div className="col-span-full">
+                    <p className="text-sm font-bold">▲ {say('legs.caution')}</p>
                     <Legs legs={legs} controls={controls} colours={colours} callId={callId} />
                 </div>
             )}

@@ -25,7 +25,6 @@ export function Legs({ legs, controls, colours, callId }: Props) {
     };
     return (
         <div className="w-full">
-            <p className="text-sm font-bold">▲ {say('legs.caution')}</p>
             <ul aria-label={say('legs.title')} className="space-y-1">
                 {legs.map((leg) => (
                     <li key={leg.conductors[0]?.subject} className="grid grid-cols-[minmax(5rem,8rem)_repeat(auto-fit,minmax(6rem,1fr))] items-center gap-1">

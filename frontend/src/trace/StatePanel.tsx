@@ -37,6 +37,7 @@ export function StatePanel({ map, callId, onClose }: { map: Schemas['MapView']; 
                 ))}
             </Group>
             <Group title={say('legs.board')}>
+                <p className="text-sm font-bold">▲ {say('legs.caution')}</p>
                 {map.ways.map((way) => (
                     <section key={way.circuit} className="border-b border-line pb-2 last:border-0">
                         <h4 className="font-bold">{way.name}</h4>

@@ -29,6 +29,21 @@ final class ImmediateDangerTest extends Asked
         self::assertSame([], ImmediateDanger::of(self::$house, self::ranking([]), $story, $off));
     }
 
+    public function testWhatWasSeenNobodyKnowsWhereIsTheMainSwitchAndOnceItIsMendedItIsOver(): void
+    {
+        $resting = State::resting(self::$house);
+        $smell = new Story(['part-dead'], [], [['burning-smell', '']]);
+        self::assertSame([[ImmediateDanger::HEAT, ['main'], '']], self::said(ImmediateDanger::of(self::$house, self::ranking([]), $smell, $resting)));
+
+        $scorched = new Story(['tingle'], [], [['scorched', self::$house->parts['c']->place]], [], [self::$house->parts['c']->place]);
+        self::assertCount(2, ImmediateDanger::of(self::$house, self::ranking([]), $scorched, $resting));
+        $standings = [];
+        foreach (self::space(['none']) as $hypothesis) {
+            $standings[] = new Standing($hypothesis->after(['line-neutral-reversed|c']), 0.0, [], [1.0]);
+        }
+        self::assertSame([], ImmediateDanger::of(self::$house, new Ranking($standings, []), $scorched, $resting));
+    }
+
     /** @return iterable<string, array{string, float, list<string>, string|null}> cause, its share, devices that have opened, what is said */
     public static function likely(): iterable
     {
