@@ -19,28 +19,13 @@ final readonly class ToldPlaces
     /** A fault on a circuit that does not reach the place, one in twenty: a wrong name, or two complaints in one. */
     private const ELSEWHERE = 0.05;
 
-    /** @var array<string, true> circuits that reach a place that was told */
+    /** @var list<string> circuits that reach a place that was told */
     private array $circuits;
-
-    /** @var array<string, array<string, true>> place => circuits that have something there */
-    private array $at;
 
     /** @param list<string> $where places; nothing is said when there is none that the house has */
     public function __construct(private House $house, private array $where)
     {
-        $at = [];
-        foreach ($house->parts as $part) {
-            $circuit = $house->circuitOfPart($part->id);
-            if (null !== $circuit && 'point' === $house->places[$part->place]->kind) {
-                $at[$part->place][$circuit] = true;
-            }
-        }
-        $this->at = $at;
-        $circuits = [];
-        foreach ($where as $place) {
-            $circuits += $at[$place] ?? [];
-        }
-        $this->circuits = $circuits;
+        $this->circuits = array_merge(...array_map($house->circuitsAt(...), $where));
     }
 
     /** By how much the site of a fault is likelier than it was before the place was told. */
@@ -52,15 +37,15 @@ final readonly class ToldPlaces
         if ([] !== array_intersect($site->places, $this->where)) {
             return self::THERE;
         }
-        $own = null === $site->circuit ? [] : [$site->circuit => true];
+        $own = null === $site->circuit ? [] : [$site->circuit];
         foreach ($site->places as $place) {
             if ('point' !== ($this->house->places[$place]->kind ?? '')) {
                 // A board or the supply reaches everywhere.
                 return 1.0;
             }
-            $own += $this->at[$place] ?? [];
+            array_push($own, ...$this->house->circuitsAt($place));
         }
 
-        return [] === $own || [] !== array_intersect_key($own, $this->circuits) ? 1.0 : self::ELSEWHERE;
+        return [] === $own || [] !== array_intersect($own, $this->circuits) ? 1.0 : self::ELSEWHERE;
     }
 }

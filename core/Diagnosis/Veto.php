@@ -85,14 +85,8 @@ final readonly class Veto
     /** @return list<string> circuits that a cause is on */
     private function circuitsOf(Hypothesis $one): array
     {
-        $circuits = null === $one->site?->circuit ? [] : [$one->site->circuit => true];
-        foreach ($this->house->parts as $part) {
-            if ('point' === $this->house->places[$part->place]->kind && \in_array($part->place, $one->site->places ?? [], true)) {
-                $circuit = $this->house->circuitOfPart($part->id);
-                $circuits += null === $circuit ? [] : [$circuit => true];
-            }
-        }
+        $own = null === $one->site?->circuit ? [] : [$one->site->circuit];
 
-        return array_map(strval(...), array_keys($circuits));
+        return array_values(array_unique(array_merge($own, ...array_map($this->house->circuitsAt(...), $one->site->places ?? []))));
     }
 }

@@ -154,6 +154,24 @@ final readonly class House
         return $this->wiring->circuitOf($partId);
     }
 
+    /** @return list<string> circuits that have something at a point; none at a board, which all circuits share, nor where nothing is */
+    public function circuitsAt(string $place): array
+    {
+        $at = Known::once($this, 'circuits by place', function (): array {
+            $circuits = [];
+            foreach ($this->parts as $part) {
+                $circuit = $this->circuitOfPart($part->id);
+                if (null !== $circuit && 'point' === $this->places[$part->place]->kind) {
+                    $circuits[$part->place][$circuit] = $circuit;
+                }
+            }
+
+            return array_map(array_values(...), $circuits);
+        });
+
+        return $at[$place] ?? [];
+    }
+
     /**
      * A device that feeds a circuit stands on a bar, or on a wire from one.
      *

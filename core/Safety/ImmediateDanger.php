@@ -158,14 +158,8 @@ final readonly class ImmediateDanger
      */
     private static function devicesAt(House $house, array $places): array
     {
-        $devices = [];
-        foreach ($house->parts as $part) {
-            $circuit = \in_array($part->place, $places, true) && 'point' === $house->places[$part->place]->kind ? $house->circuitOfPart($part->id) : null;
-            if (null !== $circuit) {
-                $device = $house->parts[$house->circuits[$circuit]->way];
-                $devices[$device->id] = $device;
-            }
-        }
+        $circuits = array_unique(array_merge(...array_map($house->circuitsAt(...), $places)));
+        $devices = array_map(static fn (string $circuit): Part => $house->parts[$house->circuits[$circuit]->way], $circuits);
 
         return [] === $devices ? States::mains($house) : array_values($devices);
     }

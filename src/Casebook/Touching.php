@@ -7,7 +7,6 @@ namespace App\Casebook;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Part;
 
 /** Whether a cause is of a kind and at a place: what the share of a cause is summed over. */
 final readonly class Touching
@@ -60,18 +59,11 @@ final readonly class Touching
             }
         }
         foreach ($this->house->parts as $part) {
-            if ($this->circuitOf($part) === $id) {
+            if ($this->house->circuitOfPart($part->id) === $id) {
                 $ids[] = $part->id;
             }
         }
 
         return $ids;
-    }
-
-    private function circuitOf(Part $part): ?string
-    {
-        $plugged = explode('.', $part->attributes->string('pluggedInto', ''))[0];
-
-        return $this->house->circuitOfPart($part->id) ?? ('' === $plugged ? null : $this->house->circuitOfPart($plugged));
     }
 }
