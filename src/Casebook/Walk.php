@@ -5,24 +5,15 @@ declare(strict_types=1);
 namespace App\Casebook;
 
 use App\Call\TradeData;
-use YellowProbe\Diagnosis\Evidence;
+use App\Command\JobReadings;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
-use YellowProbe\Diagnosis\Implied;
 use YellowProbe\Diagnosis\Pairs;
-use YellowProbe\Diagnosis\PredictionTable;
-use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
-use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
-use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\Instruments;
-use YellowProbe\Instrument\Measurement;
-use YellowProbe\Instrument\ReadingParser;
-use YellowProbe\Procedure\TestCatalogue;
 use YellowProbe\Safety\ImmediateDanger;
 
 /** Goes through the steps of a case as they are told, and holds the ranking and the proposals after each against what the case expects. */
@@ -68,8 +59,9 @@ final readonly class Walk
         $house = $case->house;
         $story = new Story($case->complaint->strings('symptoms'), $case->complaint->strings('contexts'), $seen, $case->complaint->strings('tripped'), $case->complaint->strings('where'));
         $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $story);
-        [$evidence, $now] = self::evidence($house, $readings, $hypotheses);
-        $ranking = Pairs::rank($house, $hypotheses, $evidence);
+        $ranking = Pairs::rank($house, $hypotheses, JobReadings::of($house, $readings, $hypotheses));
+        // As the last reading has left it.
+        $now = [] === $readings ? State::resting($house) : JobReadings::measurement($house, $readings[\count($readings) - 1])->state;
         $proposals = Proposals::of($house, $ranking, $now);
         $dangers = ImmediateDanger::of($house, $ranking, $story, $now);
         $seconds = microtime(true) - $begun;
@@ -85,30 +77,6 @@ final readonly class Walk
         }
 
         return new StepResult($case->name, $at, [...$missed, ...$next], $shares, $ranking->probability(Hypothesis::ELSE), $proposals->words(), $isForbidden, $unmatched, $seconds, $isDangerDue, $isDangerSaid);
-    }
-
-    /**
-     * @param list<Attributes>          $readings
-     * @param non-empty-list<Hypothesis> $hypotheses
-     *
-     * @return array{list<Evidence>, State} with the state the house was left in
-     */
-    private static function evidence(House $house, array $readings, array $hypotheses): array
-    {
-        $evidence = [];
-        $now = State::resting($house);
-        foreach ($readings as $at => $reading) {
-            if ($reading->has('test')) {
-                $measurement = TestCatalogue::plan($house, $reading->string('test'))->measurement;
-            } else {
-                $instrument = Instruments::get($reading->string('instrument'));
-                $measurement = new Measurement($reading->has('state') ? State::fromArray($reading->object('state')->raw, $reading->path) : State::resting($house), $instrument, Connection::read($reading->object('connection')->raw, $instrument, $house, $reading->path));
-            }
-            $now = $measurement->state;
-            $evidence[] = new Evidence(\sprintf('%04d', $at), $measurement, ReadingParser::parse($reading->string('raw'), $measurement->instrument), static fn (): PredictionTable => Predictor::table($house, $measurement, $hypotheses), $measurement->instrument->words());
-        }
-
-        return [[...$evidence, ...Implied::holds($house, $evidence, static fn (Measurement $watched): PredictionTable => Predictor::table($house, $watched, $hypotheses))], $now];
     }
 
     /**
