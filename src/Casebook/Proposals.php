@@ -4,20 +4,18 @@ declare(strict_types=1);
 
 namespace App\Casebook;
 
+use YellowProbe\Diagnosis\Advised;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Diagnosis\Opening;
-use YellowProbe\Diagnosis\Planner;
-use YellowProbe\Diagnosis\PredictionTable;
-use YellowProbe\Diagnosis\Predictor;
 use YellowProbe\Diagnosis\Ranking;
-use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\StopAdvice;
+use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\State;
-use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
 
@@ -49,18 +47,11 @@ final readonly class Proposals
 
     public static function of(House $house, Ranking $ranking, State $now): self
     {
-        $practice = Practice::any();
-        $candidates = Planner::sketching($house, $practice)->next($ranking, $now, Opened::none());
-        $stop = Stop::advised($ranking, $candidates, Opening::of($house, $ranking));
-        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($house, $ranking, $now, Opened::none(), $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($house, $measurement, $causes)), $stop->advice, $candidates) : [];
+        $advised = Advised::of($house, $ranking, $now, Opened::none(), Practice::any());
+        [$stop, $candidates, $forcings] = [$advised->stop, $advised->candidates, $advised->forcings];
         $tests = [...array_map(static fn (Candidate $candidate): string => $candidate->plan->id, \array_slice($candidates, 0, self::SHOWN)), ...array_map(static fn (Forcing $forcing): string => $forcing->plan->id, $forcings)];
-        $named = array_values(array_filter($ranking->suspects(), static fn ($suspect): bool => null !== $suspect->lead()->hypothesis->site));
-        $sites = [];
-        foreach (\array_slice($named, 0, 1) as $suspect) {
-            foreach ($suspect->standings as $standing) {
-                $sites[] = $standing->hypothesis->site;
-            }
-        }
+        $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->site));
+        $sites = array_map(static fn (Standing $standing): ?FaultSite => $standing->hypothesis->site, $named[0]->standings ?? []);
 
         return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->opening);
     }

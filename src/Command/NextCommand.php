@@ -10,20 +10,15 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
+use YellowProbe\Diagnosis\Advised;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Contradiction;
 use YellowProbe\Diagnosis\Contradictions;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Opening;
-use YellowProbe\Diagnosis\Planner;
-use YellowProbe\Diagnosis\PredictionTable;
-use YellowProbe\Diagnosis\Predictor;
-use YellowProbe\Diagnosis\Stop;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Instrument\Measurement;
 use YellowProbe\Procedure\Kit;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
@@ -60,9 +55,8 @@ final class NextCommand extends Command
         $practice = new Practice(Kit::without($missing), self::word($input, 'role'), self::word($input, 'residual'), self::word($input, 'loop'));
         $opened = self::opened($job->house, true === $input->getOption('board-open'));
         $dangers = ImmediateDanger::of($job->house, $job->ranking, $job->story, $job->now);
-        $candidates = Planner::sketching($job->house, $practice)->next($job->ranking, $job->now, $opened);
-        $stop = Stop::advised($job->ranking, $candidates, Opening::of($job->house, $job->ranking));
-        $forcings = Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($job->house, $job->ranking, $job->now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($job->house, $measurement, $causes)), $stop->advice, $candidates) : [];
+        $advised = Advised::of($job->house, $job->ranking, $job->now, $opened, $practice);
+        [$stop, $candidates, $forcings] = [$advised->stop, $advised->candidates, $advised->forcings];
         $result = [
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'dangers' => array_map(static fn (ImmediateDanger $danger): array => ['kind' => $danger->kind, 'place' => $danger->place, 'off' => array_map(static fn (Part $device): string => $device->id, $danger->devices), 'distributor' => $danger->isDistributor], $dangers),
