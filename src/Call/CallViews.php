@@ -155,7 +155,7 @@ final readonly class CallViews
         foreach (ReadingVerdict::toRepeat($journal) as $failed) {
             $by = null;
             foreach ($journal->readings() as $reading) {
-                if ($reading->proof && null === $reading->withdrawn && true === ($reading->source->verdict['proves'] ?? false) && $reading->test() === $failed->test()) {
+                if ($reading->proof && null === $reading->withdrawn && $reading->judged->proves && $reading->test() === $failed->test()) {
                     $by = $reading->id();
                 }
             }

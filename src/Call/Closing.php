@@ -162,14 +162,14 @@ final readonly class Closing
 
     private static function isShownGone(Journal $journal, Entry $danger, Entry $by): bool
     {
-        return $journal->index($by) > $journal->index($danger) && null === $journal->withdrawnReason($by) && self::shows($by, $danger);
+        return $journal->index($by) > $journal->index($danger) && null === $journal->withdrawnReason($by) && self::shows($journal, $by, $danger);
     }
 
     /** Whether an entry shows a danger gone: a cause by the reading that proves its repair, anything else by a repair, a reading or a look after it. */
-    private static function shows(Entry $by, Entry $danger): bool
+    private static function shows(Journal $journal, Entry $by, Entry $danger): bool
     {
         if ($danger->payload instanceof Accepted) {
-            return $by->payload instanceof Measured && true === ($by->source->verdict['proves'] ?? false);
+            return true === $journal->reading($by->id())?->judged->proves;
         }
 
         return $by->payload instanceof Measured || $by->payload instanceof Repaired || ($by->payload instanceof Seen && self::DANGER !== ($by->payload->class ?? $by->source->verdict['class'] ?? ''));

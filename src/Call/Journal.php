@@ -224,6 +224,18 @@ final class Journal
         return $this->isolations ??= new Isolations($this);
     }
 
+    /** A reading of its own, by the id of its entry. */
+    public function reading(string $id): ?TakenReading
+    {
+        foreach ($this->readings() as $reading) {
+            if ($reading->id() === $id) {
+                return $reading;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<TakenReading> */
     public function readings(): array
     {
@@ -329,12 +341,7 @@ final class Journal
         if (null === $repair) {
             return false;
         }
-        foreach ($this->standing(Measured::class) as [$entry]) {
-            if ($this->index($entry) > $this->index($repair[0]) && true === ($entry->source->verdict['proves'] ?? false)) {
-                return true;
-            }
-        }
 
-        return false;
+        return [] !== array_filter($this->readings(), fn (TakenReading $reading): bool => null === $reading->withdrawn && $reading->judged->proves && $this->index($reading->entry) > $this->index($repair[0]));
     }
 }

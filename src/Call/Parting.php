@@ -46,7 +46,7 @@ final class Parting
         }
         $amperes = null;
         foreach ($journal->readings() as $reading) {
-            if ($reading->source->position > $changed && null === $reading->withdrawn && null !== $reading->connection && \in_array($reading->instrument->slug(), ['clamp', 'leakage-clamp'], true) && ClampFirst::embraces($house, $reading->connection, $element)) {
+            if ($reading->position() > $changed && null === $reading->withdrawn && null !== $reading->connection && \in_array($reading->instrument->slug(), ['clamp', 'leakage-clamp'], true) && ClampFirst::embraces($house, $reading->connection, $element)) {
                 $shown = ReadingParser::parse($reading->raw, $reading->instrument);
                 $amperes = ShownKind::Value === $shown->kind ? $shown->value : \INF;
             }

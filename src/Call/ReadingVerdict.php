@@ -6,6 +6,7 @@ namespace App\Call;
 
 use App\Api\Problem;
 use App\Observation\Measured;
+use App\Observation\Placed;
 use App\Observation\Repaired;
 use App\Words\Say;
 use YellowProbe\Diagnosis\Expectation;
@@ -19,6 +20,7 @@ use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instrument;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
+use YellowProbe\Instrument\Reading;
 use YellowProbe\Instrument\ReadingError;
 use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Instrument\ResidualTester;
@@ -72,11 +74,79 @@ final readonly class ReadingVerdict
         $this->belongs($measured, $house, $measurement);
         $cautions = [...$this->cautions($house, $measurement, $journal), ...$this->meanwhile($house, $journal, $origin)];
         try {
-            $row = $this->kept->sound($house, $measurement);
+            return $this->judged($house, $measurement, $reading, $journal, null !== $journal->last(Repaired::class), $cautions);
         } catch (HouseError $e) {
             throw Problem::invalid('/payload/connection'.$e->path, $e->getMessage());
         }
-        $expectation = new Expectation($row, $instrument);
+    }
+
+    /**
+     * @return array<string, mixed> the figure as corrected, where and in what state it was taken
+     *
+     * @throws Problem
+     */
+    public function corrected(string $id, string $raw, Journal $journal): array
+    {
+        $taken = self::reading($id, $journal);
+        try {
+            $reading = ReadingParser::parse($raw, $taken->instrument);
+        } catch (ReadingError $e) {
+            throw Problem::invalid('/payload/raw', $e->getMessage());
+        }
+
+        return $this->again($taken, $taken->measurement(), $reading, $journal);
+    }
+
+    /**
+     * @return array<string, mixed> the figure as it stands, at the point that it is placed at
+     *
+     * @throws Problem
+     */
+    public function placed(Placed $placed, Journal $journal): array
+    {
+        $taken = self::reading($placed->observation, $journal);
+        $house = $journal->house ?? throw Problem::conflict('This call has no house to place the reading in yet.');
+        try {
+            $connection = Connection::read($placed->connection->raw(), $taken->instrument, $house, '/payload/connection');
+        } catch (HouseError $e) {
+            throw Problem::invalid($e->path, $e->getMessage());
+        }
+
+        return $this->again($taken, new Measurement($taken->state(), $taken->instrument, $connection), ReadingParser::parse($taken->raw, $taken->instrument), $journal);
+    }
+
+    /** @throws Problem */
+    public static function reading(string $id, Journal $journal): TakenReading
+    {
+        return $journal->reading($id) ?? throw Problem::invalid('/payload/observation', 'There is no such reading on this call.');
+    }
+
+    /** @return array<string, mixed> a reading judged anew; of a point that the house does not hold, or that its state leaves nothing to measure at, nothing is said */
+    private function again(TakenReading $taken, ?Measurement $measurement, Reading $reading, Journal $journal): array
+    {
+        $unjudged = ['placed' => null !== $measurement, 'cautions' => $taken->judged->cautions];
+        if (null === $measurement || null === $journal->house) {
+            return $unjudged;
+        }
+        try {
+            return $this->judged($journal->houseOf($taken->entry) ?? $journal->house, $measurement, $reading, $journal, $taken->proof, $taken->judged->cautions);
+        } catch (HouseError) {
+            return $unjudged;
+        }
+    }
+
+    /**
+     * @param bool         $canProve whether it was taken after a repair
+     * @param list<string> $cautions
+     *
+     * @return array<string, mixed>
+     *
+     * @throws HouseError where this house has nothing to measure there
+     */
+    private function judged(House $house, Measurement $measurement, Reading $reading, Journal $journal, bool $canProve, array $cautions): array
+    {
+        $instrument = $measurement->instrument;
+        $expectation = new Expectation($this->kept->sound($house, $measurement), $instrument);
         $judgements = $this->trade->ruleSet($house->ruleSet)->judge($house, $measurement, $reading);
         $fit = self::second($expectation->fit($reading), $instrument, $judgements);
 
@@ -91,7 +161,7 @@ final readonly class ReadingVerdict
                 'limit' => $judgement->limit, 'verdict' => $judgement->verdict->value, 'sentence' => $judgement->sentence, 'working' => $judgement->working, 'source' => $judgement->source,
             ], $judgements),
             'cautions' => $cautions,
-            'proves' => self::proves($journal, $measurement, $judgements, $fit),
+            'proves' => $canProve && self::passes($judgements, $fit) && self::repeats($journal, $measurement),
             'versions' => ['engine' => Predictor::VERSION, 'ruleSet' => $house->ruleSet],
         ];
     }
@@ -196,21 +266,15 @@ final readonly class ReadingVerdict
         return [] === $words ? [] : [$this->say->of(new Message('caution.meanwhile', ['changes' => implode(', ', $words)]), $house->ruleSet)];
     }
 
-    /**
-     * Whether a reading after the last repair repeats a test that failed before it, and passes.
-     *
-     * @param list<Judgement> $judgements
-     */
-    private static function proves(Journal $journal, Measurement $measurement, array $judgements, Fit $fit): bool
+    /** @param list<Judgement> $judgements */
+    private static function passes(array $judgements, Fit $fit): bool
     {
-        if (null === $journal->last(Repaired::class) || Fit::Off === $fit) {
-            return false;
-        }
-        foreach ($judgements as $judgement) {
-            if (Verdict::Bad === $judgement->verdict) {
-                return false;
-            }
-        }
+        return Fit::Off !== $fit && [] === array_filter($judgements, static fn (Judgement $judgement): bool => Verdict::Bad === $judgement->verdict);
+    }
+
+    /** Whether it is a test that failed before the repair. */
+    private static function repeats(Journal $journal, Measurement $measurement): bool
+    {
         foreach (self::toRepeat($journal) as $earlier) {
             if ($earlier->instrument->slug() === $measurement->instrument->slug() && $earlier->connection?->toArray() === $measurement->connection->toArray()) {
                 return true;
@@ -228,18 +292,9 @@ final readonly class ReadingVerdict
      */
     public static function toRepeat(Journal $journal): array
     {
-        $failures = array_filter($journal->readings(), static fn (TakenReading $reading): bool => !$reading->proof && null === $reading->withdrawn && self::failed($reading));
+        $failures = array_filter($journal->readings(), static fn (TakenReading $reading): bool => !$reading->proof && null === $reading->withdrawn && $reading->judged->failed);
         $tests = array_filter($failures, static fn (TakenReading $reading): bool => Unit::Pattern !== $reading->instrument->unit());
 
         return array_values([] === $tests ? $failures : $tests);
-    }
-
-    /** Whether a stored reading failed when it was taken: off what the house should show, or beyond a limit. */
-    private static function failed(TakenReading $reading): bool
-    {
-        $judgements = $reading->source->verdict['judgements'] ?? [];
-        $bad = \is_array($judgements) && [] !== array_filter($judgements, static fn (mixed $judgement): bool => \is_array($judgement) && 'bad' === ($judgement['verdict'] ?? ''));
-
-        return $bad || Fit::Off->value === ($reading->source->verdict['fit'] ?? '');
     }
 }

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Call;
 
 use App\Api\View\CorrectionView;
-use App\Api\View\JudgementView;
 use App\Api\View\PairedReadingView;
 use App\Api\View\ReadingView;
 use App\Words\Say;
-use YellowProbe\Installation\Attributes;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\State;
@@ -73,9 +71,7 @@ final readonly class ReadingViews
         $house = $journal->houseOf($reading->entry) ?? $journal->house;
         $measurement = $reading->measurement();
         if (null === $house || null === $measurement) {
-            $stored = $reading->source->verdict['where'] ?? null;
-
-            return $reading->measured->near ?? (\is_string($stored) ? $stored : $this->say->of(new Message('record.gone')));
+            return $reading->measured->near ?? $reading->judged->where ?? $this->say->of(new Message('record.gone'));
         }
         try {
             return $this->say->of(TestName::of($house, $measurement), $house->ruleSet);
@@ -86,14 +82,12 @@ final readonly class ReadingViews
 
     private function view(Journal $journal, TakenReading $reading, ?PairedReadingView $paired, bool $isKept): ReadingView
     {
-        $source = $reading->source;
-        $verdict = new Attributes($source->verdict, '');
-        $judgements = array_map(static fn (Attributes $judgement): JudgementView => new JudgementView($judgement->string('limit'), $judgement->string('verdict'), $judgement->string('sentence'), $judgement->string('working'), $judgement->string('source')), array_values($verdict->map('judgements')));
+        $judged = $reading->judged;
 
         return new ReadingView(
             $reading->id(),
-            CallViews::time($source->clientAt),
-            $source->author->name,
+            CallViews::time($reading->takenAt()),
+            $reading->takenBy(),
             $reading->instrument->slug(),
             $this->say->of(TestName::setting($reading->instrument)),
             $reading->raw,
@@ -103,13 +97,13 @@ final readonly class ReadingViews
             $reading->withdrawn,
             $reading->doubted,
             array_map(static fn (array $correction): CorrectionView => new CorrectionView($correction['id'], $correction['raw'], $correction['reason']), $reading->corrections),
-            $verdict->has('expected') ? $verdict->string('expected') : null,
-            $verdict->has('range') ? $verdict->string('range') : null,
-            $verdict->has('fit') ? $verdict->string('fit') : null,
-            $judgements,
-            $verdict->strings('cautions'),
+            $judged->expected,
+            $judged->range,
+            $judged->fit?->value,
+            $judged->judgements,
+            $judged->cautions,
             $reading->proof,
-            true === ($source->verdict['proves'] ?? false),
+            $judged->proves,
             $reading->connection->terminals ?? [],
             $reading->connection->around ?? [],
             null === $journal->house ? [] : self::words($journal->house, State::resting($journal->house)->changesTo($reading->state())),
@@ -128,7 +122,7 @@ final readonly class ReadingViews
     {
         $house = $journal->house;
         foreach (array_reverse($before) as $earlier) {
-            if (null === $house || null !== $earlier->withdrawn || $earlier->proof !== $reading->proof || $earlier->source->state === $reading->source->state) {
+            if (null === $house || null !== $earlier->withdrawn || $earlier->proof !== $reading->proof || $earlier->isInStateOf($reading)) {
                 continue;
             }
             $changes = $earlier->state()->changesTo($reading->state());

@@ -33,12 +33,13 @@ final readonly class Readings
     /** @return list<TakenReading> in the order they were stored */
     public function taken(): array
     {
-        $doubted = $placed = [];
+        $doubted = $placed = $verdicts = [];
         foreach ($this->journal->standing(Doubted::class) as [, $doubt]) {
             $doubted[$doubt->observation] = $doubt->reason;
         }
-        foreach ($this->journal->standing(Placed::class) as [, $place]) {
+        foreach ($this->journal->standing(Placed::class) as [$entry, $place]) {
             $placed[$place->observation] = $place->connection;
+            $verdicts[$place->observation][$this->journal->index($entry)] = $entry->source->verdict;
         }
         $repairs = array_map(fn (array $repair): int => $this->journal->index($repair[0]), $this->journal->standing(Repaired::class));
         $readings = [];
@@ -62,12 +63,18 @@ final readonly class Readings
             }
             $leads = $placed[$id] ?? $measured->connection;
             $own = array_values(array_filter($this->journal->corrections($entry), static fn (array $each): bool => null !== $each[1]->raw));
+            foreach ($own as [$correction]) {
+                $verdicts[$id][$this->journal->index($correction)] = $correction->source->verdict;
+            }
+            $later = $verdicts[$id] ?? [];
+            ksort($later);
             $before = array_values(array_filter($repairs, static fn (int $repair): bool => $repair < $at));
             $readings[] = new TakenReading(
                 $entry,
                 $measured,
                 $instrument,
                 [] === $own ? $measured->raw : (string) $own[\count($own) - 1][1]->raw,
+                Judged::of($entry->source->verdict, ...array_values($later)),
                 null === $leads || null === $this->journal->house ? null : self::connected($leads->raw(), $instrument, $this->journal->house),
                 $this->journal->withdrawnReason($entry),
                 array_map(static fn (array $each): array => ['id' => $each[0]->id(), 'raw' => (string) $each[1]->raw, 'reason' => $each[1]->reason], $own),
@@ -94,7 +101,7 @@ final readonly class Readings
             }
             $raw = $watched->trips ? DeviceWatch::TRIPS : DeviceWatch::HOLDS;
             $before = array_values(array_filter($this->journal->standing(Repaired::class), fn (array $repair): bool => $this->journal->index($repair[0]) < $this->journal->index($entry)));
-            $readings[] = new TakenReading($entry, new Measured(DeviceWatch::closed()->slug(), $raw, new Leads([], $measurement->connection->around)), $measurement->instrument, $raw, $measurement->connection, null, [], [] !== $before, [] === $before ? [] : $this->journal->repaired($this->journal->index($entry)), null, (string) $at, $state);
+            $readings[] = new TakenReading($entry, new Measured(DeviceWatch::closed()->slug(), $raw, new Leads([], $measurement->connection->around)), $measurement->instrument, $raw, Judged::of($entry->source->verdict), $measurement->connection, null, [], [] !== $before, [] === $before ? [] : $this->journal->repaired($this->journal->index($entry)), null, (string) $at, $state);
         }
 
         return $readings;
@@ -112,7 +119,7 @@ final readonly class Readings
             }
             $lit = $indicator->lit(ReadingParser::parse($tried->raw, Instruments::get('voltmeter-high-z'))->value);
             $measured = new Measured($indicator->slug(), $tried->raw, new Leads($terminals));
-            $readings[] = new TakenReading($entry, $measured, $indicator, $lit, self::connected(['terminals' => $terminals, 'around' => []], $indicator, $this->journal->house), $this->journal->withdrawnReason($entry), [], false, [], null, (string) $at);
+            $readings[] = new TakenReading($entry, $measured, $indicator, $lit, Judged::of($entry->source->verdict), self::connected(['terminals' => $terminals, 'around' => []], $indicator, $this->journal->house), $this->journal->withdrawnReason($entry), [], false, [], null, (string) $at);
         }
 
         return $readings;

@@ -61,7 +61,6 @@ final readonly class Runs
         $members = [];
         foreach ($series->plans as $at => $plan) {
             $member = $spread->members[$at];
-            $fit = $readings[$at]->source->verdict['fit'] ?? null;
             $then = $plan->measurement->state;
             $members[] = new SeriesMemberView(
                 $plan->id,
@@ -74,7 +73,7 @@ final readonly class Runs
                 array_map(static fn (StateChange $change): string => $change->words($house), $now->changesTo($then)),
                 $member['expected'],
                 ($readings[$at] ?? null)?->raw,
-                \is_string($fit) ? $fit : null,
+                ($readings[$at] ?? null)?->judged->fit?->value,
                 $member['expectedAt'],
                 $member['readAt'],
                 $member['outlier'],

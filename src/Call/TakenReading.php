@@ -15,11 +15,12 @@ use YellowProbe\Instrument\Measurement;
 /** A reading as it stands now: after corrections, withdrawal and late placing. */
 final readonly class TakenReading
 {
-    /** The reading as first stored. */
-    public Observation $source;
+    /** The reading as first stored; what was made of it then is not what holds now. */
+    private Observation $source;
 
     /**
      * @param string          $raw        as typed, or as corrected
+     * @param Judged          $judged     what was made of that figure, there
      * @param Connection|null $connection null while its point is not in the house
      * @param string|null     $withdrawn  the reason
      * @param list<array{id: string, raw: string, reason: string}> $corrections beside the original
@@ -29,7 +30,7 @@ final readonly class TakenReading
      * @param string          $part       which figure of an entry that holds several; empty for a reading of its own
      * @param State|null      $state      that it was read in, where it is not the one its entry found
      */
-    public function __construct(public Entry $entry, public Measured $measured, public Instrument $instrument, public string $raw, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null, private string $part = '', private ?State $state = null)
+    public function __construct(public Entry $entry, public Measured $measured, public Instrument $instrument, public string $raw, public Judged $judged, public ?Connection $connection, public ?string $withdrawn, public array $corrections, public bool $proof, public array $repaired = [], public ?string $doubted = null, private string $part = '', private ?State $state = null)
     {
         $this->source = $entry->source;
     }
@@ -37,6 +38,28 @@ final readonly class TakenReading
     public function id(): string
     {
         return '' === $this->part ? $this->entry->id() : $this->entry->id().'#'.$this->part;
+    }
+
+    /** Where it stands among the entries of its call. */
+    public function position(): int
+    {
+        return $this->source->position;
+    }
+
+    public function takenAt(): \DateTimeImmutable
+    {
+        return $this->source->clientAt;
+    }
+
+    public function takenBy(): string
+    {
+        return $this->source->author->name;
+    }
+
+    /** Whether its entry found the house as that of another did. */
+    public function isInStateOf(self $other): bool
+    {
+        return $this->source->state === $other->source->state;
     }
 
     /** Whether it is part of an entry of another kind: a pair of a live reference or a dead test, a device watched as it was closed. */

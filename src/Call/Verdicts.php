@@ -33,9 +33,6 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Installation\Part;
 use YellowProbe\Installation\StateChange;
-use YellowProbe\Instrument\Connection;
-use YellowProbe\Instrument\ReadingError;
-use YellowProbe\Instrument\ReadingParser;
 use YellowProbe\Procedure\States;
 use YellowProbe\Safety\Levers;
 
@@ -70,8 +67,8 @@ final readonly class Verdicts
             $payload instanceof IsolationStep => $this->isolations->verdict($payload, $journal),
             $payload instanceof LeverTried => self::lever($payload, $journal),
             $payload instanceof Measured => $this->readings->of($payload, $journal, $origin),
-            $payload instanceof Placed => self::placed($payload, $journal),
-            $payload instanceof Corrected => self::corrected($payload, $journal),
+            $payload instanceof Placed => $this->readings->placed($payload, $journal),
+            $payload instanceof Corrected => $this->corrected($payload, $journal),
             $payload instanceof Withdrawn => self::withdrawn($payload, $journal),
             $payload instanceof Doubted => self::doubted($payload, $journal),
             $payload instanceof Settled => $this->mending->settled($payload, $journal),
@@ -180,31 +177,11 @@ final readonly class Verdicts
         return ['expectedLive' => $supplied, 'odd' => $odd];
     }
 
-    /** @return array{} */
-    private static function placed(Placed $placed, Journal $journal): array
-    {
-        $reading = self::reading($placed->observation, $journal);
-        $house = $journal->house ?? throw Problem::conflict('This call has no house to place the reading in yet.');
-        try {
-            Connection::read($placed->connection->raw(), $reading->instrument, $house, '/payload/connection');
-        } catch (HouseError $e) {
-            throw Problem::invalid($e->path, $e->getMessage());
-        }
-
-        return [];
-    }
-
-    /** @return array{} */
-    private static function corrected(Corrected $corrected, Journal $journal): array
+    /** @return array<string, mixed> what the figure says as corrected */
+    private function corrected(Corrected $corrected, Journal $journal): array
     {
         if (null !== $corrected->raw) {
-            try {
-                ReadingParser::parse($corrected->raw, self::reading($corrected->observation, $journal)->instrument);
-            } catch (ReadingError $e) {
-                throw Problem::invalid('/payload/raw', $e->getMessage());
-            }
-
-            return [];
+            return $this->readings->corrected($corrected->observation, $corrected->raw, $journal);
         }
         if (!$journal->entry($corrected->observation)?->payload instanceof Worded) {
             throw Problem::invalid('/payload/observation', 'There is no entry with words of its own under this id on this call.');
@@ -230,7 +207,7 @@ final readonly class Verdicts
     /** @return array{} */
     private static function doubted(Doubted $doubted, Journal $journal): array
     {
-        self::reading($doubted->observation, $journal);
+        ReadingVerdict::reading($doubted->observation, $journal);
 
         return [];
     }
@@ -244,16 +221,6 @@ final readonly class Verdicts
         }
 
         return [];
-    }
-
-    private static function reading(string $id, Journal $journal): TakenReading
-    {
-        foreach ($journal->readings() as $reading) {
-            if ($reading->entry->id() === $id) {
-                return $reading;
-            }
-        }
-        throw Problem::invalid('/payload/observation', 'There is no such reading on this call.');
     }
 
     /** @param list<class-string<Payload>> $kinds */

@@ -72,8 +72,7 @@ final readonly class DecisionController
     private static function taken(TakenReading $reading): Taken
     {
         $connection = $reading->connection ?? throw new \LogicException('Only what is placed can be held against others.');
-        $where = $reading->source->verdict['where'] ?? '';
 
-        return new Taken($reading->id(), \is_string($where) ? $where : '', new Measurement($reading->state(), $reading->instrument, $connection), ReadingParser::parse($reading->raw, $reading->instrument));
+        return new Taken($reading->id(), $reading->judged->where ?? '', new Measurement($reading->state(), $reading->instrument, $connection), ReadingParser::parse($reading->raw, $reading->instrument));
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Api\View\JudgementView;
 use App\Call\Journal;
+use App\Call\Judged;
 use App\Observation\Act;
 use App\Observation\Corrected;
 use App\Observation\Done;
@@ -40,8 +42,8 @@ final readonly class ReadingLines implements LinesOfKind
     {
         return match (true) {
             $entry->payload instanceof Measured => $this->measured($journal, $entry, $entry->payload, $facts),
-            $entry->payload instanceof Placed => new RecordLine('beside', $facts->say('record.placed', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'where' => $this->where($entry, $journal->entry($entry->payload->observation)?->payload, $entry->payload->connection, $facts)])),
-            $entry->payload instanceof Corrected => new RecordLine('beside', $facts->say('record.corrected', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'to' => $entry->payload->raw ?? $entry->payload->text ?? '']), [[$facts->say('fact.reason'), $entry->payload->reason]]),
+            $entry->payload instanceof Placed => new RecordLine('beside', $facts->say('record.placed', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'where' => $this->where($entry, $journal->entry($entry->payload->observation)?->payload, $entry->payload->connection, $facts)]), self::judged($entry, $facts)->all()),
+            $entry->payload instanceof Corrected => new RecordLine('beside', $facts->say('record.corrected', ['entry' => $this->short($journal, $entry->payload->observation, $facts), 'to' => $entry->payload->raw ?? $entry->payload->text ?? '']), self::judged($entry, $facts->add('reason', $entry->payload->reason))->all()),
             $entry->payload instanceof Withdrawn => new RecordLine('beside', $facts->say('record.withdrawn', ['entry' => $this->short($journal, $entry->payload->observation, $facts)]), [[$facts->say('fact.reason'), $entry->payload->reason]]),
             $entry->payload instanceof Doubted => new RecordLine('beside', $facts->say('record.doubted', ['entry' => $this->short($journal, $entry->payload->observation, $facts)]), [[$facts->say('fact.reason'), $entry->payload->reason]]),
             default => throw new \LogicException('Not of these kinds.'),
@@ -50,28 +52,27 @@ final readonly class ReadingLines implements LinesOfKind
 
     private function measured(Journal $journal, Entry $entry, Measured $measured, Facts $facts): RecordLine
     {
-        $verdict = $entry->source->verdict;
-        $text = static fn (string $key): ?string => \is_string($verdict[$key] ?? null) ? $verdict[$key] : null;
         $house = $facts->house();
-        $judged = [];
-        foreach (\is_array($verdict['judgements'] ?? null) ? $verdict['judgements'] : [] as $judgement) {
-            if (\is_array($judgement) && \is_string($judgement['limit'] ?? null) && \is_string($judgement['sentence'] ?? null)) {
-                $judged[] = "{$judgement['limit']}: {$judgement['sentence']}";
-            }
-        }
-        $cautions = \is_array($verdict['cautions'] ?? null) ? array_values(array_filter($verdict['cautions'], is_string(...))) : [];
         $facts->add('read', $measured->raw)
-            ->add('near', $measured->near)
-            ->add('expected', $text('expected'))
-            ->add('fit', null === $text('fit') ? null : $facts->say('fit.'.$text('fit')))
-            ->list('limits', $judged)
+            ->add('near', $measured->near);
+        self::judged($entry, $facts)
             ->list('forced', array_map(static fn (string $slug): string => $facts->say("forced.$slug"), $measured->forced))
             ->list('state', null === $house ? [] : array_map(static fn (StateChange $change): string => $change->words($house), State::resting($house)->changesTo(State::fromArray($entry->source->state))))
-            ->list('cautions', $cautions)
+            ->list('cautions', Judged::of($entry->source->verdict)->cautions)
             ->add('test', $this->test($measured, $facts))
             ->add('set-up-after', null === $measured->setUpAt ? null : $this->short($journal, $measured->setUpAt, $facts));
 
         return new RecordLine('readings', null === $measured->connection ? self::setting($measured, $facts) : $this->where($entry, $measured, $measured->connection, $facts), $facts->all());
+    }
+
+    /** What was made of a figure: as it was first read with the reading, and as it was corrected or placed beside it. */
+    private static function judged(Entry $entry, Facts $facts): Facts
+    {
+        $judged = Judged::of($entry->source->verdict);
+
+        return $facts->add('expected', $judged->expected)
+            ->add('fit', null === $judged->fit ? null : $facts->say("fit.{$judged->fit->value}"))
+            ->list('limits', array_map(static fn (JudgementView $judgement): string => "$judgement->limit: $judgement->sentence", $judged->judgements));
     }
 
     /** The tester and its setting; as it was sent when an older version knew it and this one does not. */

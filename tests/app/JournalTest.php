@@ -102,7 +102,7 @@ final class JournalTest extends TestCase
 
     public function testReadingsAsTheyStand(): void
     {
-        $first = $this->measured('0.42', ['s.front-L', 's.front-E']);
+        $first = $this->add('measured', ['instrument' => 'loop-2-wire', 'raw' => '0.42', 'connection' => ['terminals' => ['s.front-L', 's.front-E'], 'around' => []]], ['fit' => 'off']);
         $loose = $this->add('measured', ['instrument' => 'loop-2-wire', 'near' => 'in the loft', 'raw' => '0.5']);
         $this->add('corrected', ['observation' => $first->id->toRfc4122(), 'raw' => '4.2', 'reason' => 'point']);
         $this->add('corrected', ['observation' => $first->id->toRfc4122(), 'raw' => '0.24', 'reason' => 'turned round']);
@@ -113,6 +113,7 @@ final class JournalTest extends TestCase
 
         self::assertSame('0.24', $one->raw);
         self::assertCount(2, $one->corrections);
+        self::assertSame([null, true], [$one->judged->fit, $one->judged->failed], 'a correction of an earlier version was judged by nobody, and no failure is lost');
         self::assertFalse($one->proof);
         self::assertNull($two->connection);
         self::assertTrue($three->proof);

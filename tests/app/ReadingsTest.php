@@ -116,6 +116,46 @@ final class ReadingsTest extends ApiTestCase
         $this->observe($call, 'corrected', ['observation' => (new UuidV7())->toRfc4122(), 'raw' => '1', 'reason' => 'x'], 422);
     }
 
+    public function testWhatWasMadeOfAFigureIsSaidOfThatFigureOnly(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $loop = ['instrument' => 'loop-2-wire', 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []]];
+        $taken = $this->observe($call, 'measured', $loop + ['raw' => '3.1']);
+        self::assertSame('off', self::at($taken, 'readings', 4, 'fit'));
+        self::assertContains('bad', array_column((array) self::at($taken, 'readings', 4, 'judgements'), 'verdict'));
+        self::assertCount(1, (array) $taken['toRepeat']);
+        $right = $this->observe($call, 'corrected', ['observation' => self::at($taken, 'readings', 4, 'id'), 'raw' => '0.31', 'reason' => 'Decimal point missed.']);
+        self::assertSame('fits', self::at($right, 'readings', 4, 'fit'));
+        self::assertSame(['good'], array_unique(array_column((array) self::at($right, 'readings', 4, 'judgements'), 'verdict')));
+        self::assertSame([], $right['toRepeat'], 'what was misread has not failed');
+        $lines = \array_slice((array) $right['record'], -2);
+        self::assertStringContainsString('More than', json_encode(self::at((array) $lines[0], 'facts'), \JSON_THROW_ON_ERROR), 'what was said of the first figure stays with it');
+        self::assertStringContainsString('As this house should', json_encode(self::at((array) $lines[1], 'facts'), \JSON_THROW_ON_ERROR), 'and what holds now stands with the correction');
+    }
+
+    public function testARepairIsNotProvedByAFigureThatIsCorrectedToAFailure(): void
+    {
+        $call = $this->demoCall('Salter');
+        $failed = null;
+        foreach ((array) $this->call('GET', "/api/calls/$call")['readings'] as $reading) {
+            $failed = 'low-ohm' === self::at((array) $reading, 'instrument') && 'off' === self::at((array) $reading, 'fit') ? (array) $reading : $failed;
+        }
+        self::assertIsArray($failed);
+        $again = ['instrument' => 'low-ohm', 'connection' => ['terminals' => $failed['terminals'], 'around' => []]];
+        $this->observe($call, 'repaired', ['text' => 'Conductor put back into its terminal, 2 N m.']);
+        $proved = $this->observe($call, 'measured', $again + ['raw' => '0.61']);
+        $readings = (array) $proved['readings'];
+        $last = \count($readings) - 1;
+        $id = self::at((array) $readings[$last], 'id');
+        self::assertTrue(self::at((array) $readings[$last], 'proves'));
+        self::assertContains($id, array_column((array) $proved['toRepeat'], 'provedBy'));
+        self::assertSame('hand-over', self::at($proved, 'call', 'stage'));
+        $turned = $this->observe($call, 'corrected', ['observation' => $id, 'raw' => $failed['raw'], 'reason' => 'Read wrongly.']);
+        self::assertFalse(self::at($turned, 'readings', $last, 'proves'));
+        self::assertNotContains($id, array_column((array) $turned['toRepeat'], 'provedBy'));
+        self::assertSame('put-right', self::at($turned, 'call', 'stage'));
+    }
+
     public function testAReadingTakenInWordsIsPlacedLater(): void
     {
         $call = $this->demoCall('4 Wicket');
@@ -125,6 +165,7 @@ final class ReadingsTest extends ApiTestCase
         $this->observe($call, 'placed', ['observation' => $id, 'connection' => ['terminals' => ['rl-hall.front-L', 'ghost.L'], 'around' => []]], 422);
         $placed = $this->observe($call, 'placed', ['observation' => $id, 'connection' => ['terminals' => ['rl-hall.front-L', 'rl-hall.front-E'], 'around' => []]]);
         self::assertTrue(self::at($placed, 'readings', 4, 'placed'));
+        self::assertSame('Ω', mb_substr(self::textAt(self::at($placed, 'readings', 4, 'expected')), -1), 'it is judged once it is known where it was');
         self::assertSame(5, $this->call('GET', "/api/calls/$call/ranking")['readings']);
     }
 

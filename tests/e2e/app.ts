@@ -62,6 +62,19 @@ export async function hand(page: Page, tester: string): Promise<void> {
     await page.getByRole('radio', { name: tester, exact: true }).click();
 }
 
+/** Takes the acts that come before the reading, until its field is there. */
+export async function prepare(page: Page): Promise<void> {
+    const field = page.getByLabel('What it shows');
+    const step = page.getByRole('button', { name: /^Step \d+ done$/ });
+    await expect(field.or(step)).toBeVisible();
+    while (!(await field.isVisible())) {
+        const name = await step.innerText();
+        await step.click();
+        await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
+        await expect(field.or(step)).toBeVisible();
+    }
+}
+
 /** Goes to a stage of the call: by its link, or by the list where there is no room for links. */
 export async function goTo(page: Page, name: RegExp): Promise<void> {
     const stages = page.getByRole('navigation', { name: 'Stages of the call' });

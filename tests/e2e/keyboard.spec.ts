@@ -164,6 +164,8 @@ test('rule set A, a consumer unit: the same at 390 px by touch', async ({ browse
     await expect(run).toContainText('All taken.');
     await run.getByRole('button', { name: 'End the run' }).tap();
     await page.getByRole('tab', { name: /Causes/ }).tap();
+    // What fits two readings may be other places than what fits three: what is opened before is not there any more.
+    await expect(page.getByRole('heading', { name: 'What fits, after 3 readings' })).toBeVisible({ timeout: 60_000 });
     const first = page.getByRole('region', { name: 'What fits' }).getByRole('button').first();
     await expect(first).toContainText('Open cpc');
     if ((await first.getAttribute('aria-expanded')) === 'false') {
