@@ -48,9 +48,10 @@ final readonly class Forecast
      * @param bool                       $isForced whether something brings out what comes and goes meanwhile: a heater, or what the beliefs are of
      * @param array<string, float>       $spread what is left of the factors' standard deviations
      * @param array{Row, float}|null $again  where the test was done: what it read then, and how likely that is what has no name, if that is the cause
+     * @param array<int, true>           $found  atoms under which a device is found open that the test needs closed, of which it then tells nothing
      * @param float                  $disturbed how likely the measurement is disturbed by what has no name, if that is the cause
      */
-    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isForced, array $spread = [], ?array $again = null, float $disturbed = Unnamed::TOUCHED): self
+    public static function of(Beliefs $beliefs, PredictionTable $table, Display $display, bool $isForced, array $spread = [], ?array $again = null, float $disturbed = Unnamed::TOUCHED, array $found = []): self
     {
         $keys = $placed = $keyOf = $own = [];
         $last = null;
@@ -74,6 +75,19 @@ final readonly class Forecast
                 $classes[] = isset($placed[$key]) ? $outcomes->of($placed[$key]) : self::somethingElse($outcomes, $table->sound(), $again, $disturbed);
             }
             $classOf[] = $known[$key];
+        }
+        if ([] !== $found && \count($found) < \count($classOf)) {
+            // As if it showed what it shows beside them: it tells them from nothing.
+            $weights = array_fill(0, \count($classes), 0.0);
+            foreach (array_diff_key($classOf, $found) as $at => $class) {
+                $weights[$class] += $beliefs->weights[$at];
+            }
+            $sum = array_sum($weights);
+            if ($sum > 0.0) {
+                $classes[] = self::mixed($classes, array_map(static fn (float $weight): float => $weight / $sum, $weights));
+                $beside = \count($classes) - 1;
+                $classOf = array_map(static fn (int $at, int $class): int => isset($found[$at]) ? $beside : $class, array_keys($classOf), $classOf);
+            }
         }
 
         return new self($classes, $classOf, $beliefs->groups);
@@ -150,9 +164,20 @@ final readonly class Forecast
      */
     private function mixture(array $byClass): array
     {
-        $mixture = array_fill(0, \count($this->classes[0] ?? []), 0.0);
+        return self::mixed($this->classes, $byClass);
+    }
+
+    /**
+     * @param list<list<float>> $classes
+     * @param array<int, float> $byClass weights
+     *
+     * @return list<float>
+     */
+    private static function mixed(array $classes, array $byClass): array
+    {
+        $mixture = array_fill(0, \count($classes[0] ?? []), 0.0);
         foreach ($byClass as $class => $weight) {
-            foreach ($weight > 0.0 ? $this->classes[$class] : [] as $cell => $p) {
+            foreach ($weight > 0.0 ? $classes[$class] : [] as $cell => $p) {
                 $mixture[$cell] += $weight * $p;
             }
         }

@@ -21,8 +21,11 @@ final class Holding
 {
     private const EVEN = 0.5;
 
-    /** @var array<string, bool> device and state => whether it more likely opens */
-    private array $opens = [];
+    /** A device that opens with less is as good as closed: what a test tells by finding it open is next to nothing. */
+    private const OPENS = 0.02;
+
+    /** @var array<string, list<float>> device and state => how likely it stays closed, for each of what is believed */
+    private array $closed = [];
 
     /** @var array<string, true> devices that enough of what is likely is behind */
     private array $suspected = [];
@@ -80,6 +83,29 @@ final class Holding
         return [] !== array_intersect($needed, $off) ? null : $this->left[$plan->id] ??= $plan->leavingOff($this->house, ...array_values($off));
     }
 
+    /**
+     * What is believed under which a device that a live test needs closed is found open: whoever goes there sees that without the
+     * test, which therefore tells nothing of it.
+     *
+     * @return array<int, true> by atom
+     */
+    public function found(TestPlan $plan): array
+    {
+        if ($plan->measurement->instrument instanceof DeviceWatch) {
+            return [];
+        }
+        $state = $this->isRelieved($plan->measurement->state) ? $plan->measurement->state : $this->resting;
+        $open = [];
+        foreach (array_keys(Watched::by($this->house, $plan->measurement)) as $device) {
+            $part = $this->house->parts[$device];
+            if (1.0 - $this->holds($part, $this->resting) >= self::OPENS) {
+                $open += array_filter($this->closed($part, $state), static fn (float $closed): bool => $closed < self::EVEN);
+            }
+        }
+
+        return array_fill_keys(array_keys($open), true);
+    }
+
     /** Whether something is off or out that is not while the house rests; what is on besides makes no device hold. */
     private function isRelieved(State $state): bool
     {
@@ -94,7 +120,7 @@ final class Holding
 
     private function opens(Part $device, State $state): bool
     {
-        return $this->opens["$device->id {$state->hash()}"] ??= $this->holds($device, $state) < self::EVEN;
+        return $this->holds($device, $state) < self::EVEN;
     }
 
     /** What has no name makes a device do again what it was seen to do, as often: one slip among many does not count for all. */
@@ -108,22 +134,31 @@ final class Holding
     /** The probability that it stays closed. */
     private function holds(Part $device, State $state): float
     {
-        $watch = Watched::device($device, $state);
-        if (null === $watch) {
-            return 1.0;
-        }
-        $table = ($this->tables)($watch);
         $holds = 0.0;
-        $witness = DeviceWatch::briefly();
-        foreach ($this->beliefs->atoms as $at => $atom) {
-            if (Hypothesis::ELSE === $atom->hypothesis->id) {
-                $holds += $this->beliefs->weights[$at] * ($state === $this->resting ? $this->seenToHold($device) : 1.0);
-                continue;
-            }
-            $place = $atom->place($table->noticed($atom->hypothesis), $state->isLoaded());
-            $holds += $this->beliefs->weights[$at] * $witness->probability($table->rows->row($place)->shown, DeviceWatch::HOLDS);
+        foreach ($this->closed($device, $state) as $at => $closed) {
+            $holds += $this->beliefs->weights[$at] * $closed;
         }
 
         return $holds;
+    }
+
+    /** @return list<float> by atom */
+    private function closed(Part $device, State $state): array
+    {
+        return $this->closed["$device->id {$state->hash()}"] ??= $this->watched($device, $state);
+    }
+
+    /** @return list<float> */
+    private function watched(Part $device, State $state): array
+    {
+        $watch = Watched::device($device, $state);
+        if (null === $watch) {
+            return array_fill(0, \count($this->beliefs->atoms), 1.0);
+        }
+        $table = ($this->tables)($watch);
+        $witness = DeviceWatch::briefly();
+        $unnamed = $state === $this->resting ? $this->seenToHold($device) : 1.0;
+
+        return array_map(static fn (Atom $atom): float => Hypothesis::ELSE === $atom->hypothesis->id ? $unnamed : $witness->probability($table->rows->row($atom->place($table->noticed($atom->hypothesis), $state->isLoaded()))->shown, DeviceWatch::HOLDS), $this->beliefs->atoms);
     }
 }

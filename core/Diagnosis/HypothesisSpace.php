@@ -35,6 +35,7 @@ final class HypothesisSpace
         $rooms = array_map($rates->inRoom(...), $house->places);
         $lit = self::lit($house);
         $told = new ToldPlaces($house, $story->where);
+        $ran = new Running($house, $story->running);
         $hypotheses = [];
         $placed = $given['sound'] ?? 0.0;
         foreach (FaultCatalogue::all() as $slug => $kind) {
@@ -51,7 +52,7 @@ final class HypothesisSpace
             $logs = array_map(log(...), $asks->shares($kind->severities()));
             $comes = [] === $kind->conditions() ? 0.0 : $atTimes;
             foreach ($sites as $at => $site) {
-                $prior = $share * $weight[$at] / $weights * $told->factor($site) * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
+                $prior = $share * $weight[$at] / $weights * $told->factor($site) * $ran->factor($kind, $site) * self::found($findings, $slug, $site->places) * (null === $behind || [] === $site->places || [] !== array_intersect_key($behind, array_flip($site->places)) ? 1.0 : self::ELSEWHERE);
                 $hypotheses[] = Hypothesis::fault($kind, $site, (1.0 - $comes) * $prior, $logs);
                 if ($comes > 0.0) {
                     $hypotheses[] = Hypothesis::intermittent($kind, $site, $comes * $prior, $logs);

@@ -19,6 +19,9 @@ final class Planner
 {
     private const LEAST_BITS = 0.01;
 
+    /** Of what the best test tells, so that one that tells next to nothing still is one to be proposed. */
+    private const OF_MOST = 0.25;
+
     /** Kinds of which more tests are weighed, and how many. */
     private const MORE_KINDS = 4;
     private const MORE = 24;
@@ -80,10 +83,12 @@ final class Planner
         $hypotheses = Mattering::compared($standings);
         $plans = $forecasts = $minutes = $bits = $told = [];
         $read = self::again($ranking);
-        $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read): void {
+        $circuits = Mattering::circuits($this->house, $standings);
+        $holding = new Holding($this->house, $ranking, $beliefs, $circuits, fn (Measurement $watched): PredictionTable => ($this->tables)($watched, $hypotheses)->after($ranking->repaired));
+        $weigh = function (array $candidates) use (&$plans, &$forecasts, &$minutes, &$bits, &$told, $ranking, $beliefs, $hypotheses, $read, $holding): void {
             /** @var list<array{TestPlan, float}> $candidates */
             foreach ($candidates as [$plan, $price]) {
-                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $plan->measurement->state->isLoaded(), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null, Unnamed::disturbs($beliefs->unnamed, $this->circuitsOf[$plan->id]));
+                $forecast = Forecast::of($beliefs, ($this->tables)($plan->measurement, $hypotheses)->after($ranking->repaired), new Display($plan->measurement->instrument), $plan->measurement->state->isLoaded(), $ranking->spread, $read[$this->hashes[$plan->id]] ?? null, Unnamed::disturbs($beliefs->unnamed, $this->circuitsOf[$plan->id]), $holding->found($plan));
                 $own = $forecast->bits($beliefs);
                 $told[$plan->procedure->slug()] = max($told[$plan->procedure->slug()] ?? 0.0, $own);
                 if ($own > self::LEAST_BITS) {
@@ -91,8 +96,6 @@ final class Planner
                 }
             }
         };
-        $circuits = Mattering::circuits($this->house, $standings);
-        $holding = new Holding($this->house, $ranking, $beliefs, $circuits, fn (Measurement $watched): PredictionTable => ($this->tables)($watched, $hypotheses)->after($ranking->repaired));
         [$again, $possible] = $this->possible($ranking, $standings, $circuits, $holding, $now, $opened);
         $first = InTurn::of($possible, $this->mostTests);
         $weigh([...$again, ...$first]);
@@ -103,6 +106,10 @@ final class Planner
         foreach ($plans as $at => $plan) {
             $scored[] = new Candidate($plan, $bits[$at], $minutes[$at], $ahead->rates[$at], $ahead->saves[$at]);
         }
+        // What leaves nearly everything as open as it is, is no next test, however quick, where another tells much more.
+        $open = $beliefs->openBits();
+        $most = max([0.0, ...$bits]);
+        $scored = array_values(array_filter($scored, static fn (Candidate $candidate): bool => $candidate->bits > self::OF_MOST * $most || Worth::Nothing !== Worth::among($candidate->bits, $open)));
         usort($scored, static fn (Candidate $a, Candidate $b): int => [$b->rate, $a->plan->id] <=> [$a->rate, $b->plan->id]);
 
         return $scored;

@@ -25,15 +25,22 @@ final readonly class Story
     /** @var list<string> places where it shows, by their ids */
     public array $where;
 
+    /** @var list<string> appliances that ran each time, by their parts */
+    public array $running;
+
     /**
      * @param list<string>                $symptoms
      * @param list<string>                $contexts
      * @param list<array{string, string}> $findings what was seen or smelt, and at which place; an empty place is anywhere
      * @param list<string>                $tripped
      * @param list<string>                $where
+     * @param list<string>                $running
      */
-    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [], array $tripped = [], array $where = [])
+    public function __construct(array $symptoms = [], array $contexts = [], array $findings = [], array $tripped = [], array $where = [], array $running = [])
     {
+        $running = array_values(array_unique($running));
+        sort($running);
+        $this->running = $running;
         $where = array_values(array_unique($where));
         sort($where);
         $this->where = $where;

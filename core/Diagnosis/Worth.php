@@ -17,7 +17,7 @@ enum Worth: string
     /** Shares of the uncertainty that may be left for each word, at most. */
     private const SETTLES = 0.10;
     private const WELL = 0.60;
-    private const LITTLE = 0.97;
+    private const LITTLE = 0.95;
 
     /**
      * @param float           $bits expected information about what has to be repaired

@@ -275,11 +275,12 @@ final class Journal
     /** What was told, as far as it was picked from the lists. */
     public function story(): Story
     {
-        $symptoms = $contexts = $findings = $tripped = $where = [];
+        $symptoms = $contexts = $findings = $tripped = $where = $running = [];
         foreach ($this->standing(Told::class) as [, $told]) {
             $symptoms[] = $told->symptom;
-            array_push($contexts, $told->context, $told->resets);
+            array_push($contexts, $told->context, $told->resets, $told->onset);
             array_push($where, ...array_filter($told->places, fn (string $place): bool => isset($this->house->places[$place])));
+            array_push($running, ...array_filter($told->running, fn (string $part): bool => isset($this->house->parts[$part])));
             $tripped[] = isset($this->house->parts[$told->device ?? '']) ? $told->device : null;
         }
         foreach ($this->standing(Seen::class) as [$entry, $seen]) {
@@ -293,7 +294,7 @@ final class Journal
         // Who orders an inspection complains of nothing until he does.
         $isInspection = [] === $symptoms && self::INSPECTION === ($this->entries[0] ?? null)?->source->call->visit;
 
-        return new Story($isInspection ? [Story::INSPECTION] : $symptoms, $contexts, $findings, $tripped, $where);
+        return new Story($isInspection ? [Story::INSPECTION] : $symptoms, $contexts, $findings, $tripped, $where, $running);
     }
 
     /** @return list<Entry> symptoms that were told and have no verdict yet */

@@ -26,7 +26,7 @@ final class Named
     public static function in(Payload $payload): array
     {
         return array_values(array_unique(array_filter(match (true) {
-            $payload instanceof Told => [$payload->device ?? '', ...$payload->places],
+            $payload instanceof Told => [$payload->device ?? '', ...$payload->places, ...$payload->running],
             $payload instanceof Seen, $payload instanceof Unrepaired => [$payload->place ?? ''],
             $payload instanceof Done => array_merge(...array_map(static fn ($act): array => \in_array($act->operation, ['link', 'unlink'], true) ? [$act->subject, $act->value] : [$act->subject], $payload->changes)),
             $payload instanceof IsolationStep => [$payload->place ?? '', ...$payload->switched, ...$payload->off, ...array_map(static fn (Lock $lock): string => $lock->device, $payload->locks), ...array_merge(...array_map(static fn (PairTried $tried): array => str_contains($tried->pair, '|') ? explode('|', $tried->pair) : [], $payload->tried))],

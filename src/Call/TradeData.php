@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Call;
 
+use App\Words\Heard;
 use YellowProbe\Diagnosis\Rates;
 use YellowProbe\Installation\Attributes;
 use YellowProbe\Rules\Looks;
@@ -36,6 +37,12 @@ final readonly class TradeData
     public function looks(): Looks
     {
         return new Looks(new Attributes($this->read($this->projectDir.'/config/looks.json'), ''));
+    }
+
+    /** What plain words may be about. */
+    public function heard(): Heard
+    {
+        return new Heard(new Attributes($this->read($this->projectDir.'/config/heard.json'), ''));
     }
 
     public function survey(): SurveyCatalogue

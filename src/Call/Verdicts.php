@@ -86,9 +86,14 @@ final readonly class Verdicts
     private function told(Told $told, Journal $journal): array
     {
         $rates = $this->trade->rates();
-        foreach ([['symptom', $told->symptom, $rates->symptoms()], ['context', $told->context, $rates->contexts()], ['resets', $told->resets, $rates->contexts()]] as [$key, $slug, $known]) {
+        foreach ([['symptom', $told->symptom, $rates->symptoms()], ['context', $told->context, $rates->contexts()], ['resets', $told->resets, $rates->contexts()], ['onset', $told->onset, $rates->contexts()]] as [$key, $slug, $known]) {
             if (null !== $slug && !isset($known[$slug])) {
                 throw Problem::invalid("/payload/$key", 'Expected one of '.implode(', ', array_keys($known)).'.');
+            }
+        }
+        foreach (null === $journal->house ? [] : ['places' => [$told->places, $journal->house->places], 'running' => [$told->running, $journal->house->parts]] as $key => [$ids, $known]) {
+            foreach ($ids as $at => $id) {
+                isset($known[$id]) || throw Problem::invalid("/payload/$key/$at", 'This house has no such thing. Load the page again.');
             }
         }
         if (null !== $told->device && null !== $journal->house) {

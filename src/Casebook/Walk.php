@@ -57,7 +57,7 @@ final readonly class Walk
     {
         $begun = microtime(true);
         $house = $case->house;
-        $story = new Story($case->complaint->strings('symptoms'), $case->complaint->strings('contexts'), $seen, $case->complaint->strings('tripped'), $case->complaint->strings('where'));
+        $story = $this->story($case, $seen);
         $hypotheses = HypothesisSpace::of($house, $this->trade->rates(), $story);
         $ranking = Pairs::rank($house, $hypotheses, JobReadings::of($house, $readings, $hypotheses));
         // As the last reading has left it.
@@ -77,6 +77,20 @@ final readonly class Walk
         }
 
         return new StepResult($case->name, $at, [...$missed, ...$next], $shares, $ranking->probability(Hypothesis::ELSE), $proposals->words(), $isForbidden, $unmatched, $seconds, $isDangerDue, $isDangerSaid);
+    }
+
+    /**
+     * What was told, with what the page would suggest of its words, tapped.
+     *
+     * @param list<array{string, string}> $seen
+     */
+    private function story(CaseFile $case, array $seen): Story
+    {
+        $told = $case->complaint;
+        [$words, $when, $on] = array_map(static fn (string $key): string => $told->has($key) ? $told->string($key, '') : '', ['words', 'when', 'on']);
+        $heard = $this->trade->heard();
+
+        return new Story($told->strings('symptoms'), [...$told->strings('contexts'), ...$heard->contexts("$words; $when")], $seen, $told->strings('tripped'), $told->strings('where'), $heard->appliances($case->house, $on));
     }
 
     /**

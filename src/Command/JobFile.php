@@ -13,7 +13,7 @@ use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Instrument\ReadingError;
 
-/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "findings"?: [[slug, place]], "tripped"?: [part], "where"?: [place], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}; a reading may have an "episode" (a number) and "conditions" it was forced with. */
+/** A job file is {"house": "file.json", "symptoms": [], "contexts": [], "findings"?: [[slug, place]], "tripped"?: [part], "where"?: [place], "running"?: [part], "state"?: {}, "readings": [{"test": id, "raw": "0.83"} or {"instrument", "connection", "state"?, "raw"}]}; a reading may have an "episode" (a number) and "conditions" it was forced with. */
 final readonly class JobFile
 {
     public function __construct(private HouseFile $files, private TradeData $trade)
@@ -36,15 +36,17 @@ final readonly class JobFile
         }
     }
 
-    /** What was told and seen, with the devices that have opened and the places where it shows. */
+    /** What was told and seen, with the devices that have opened, the places where it shows and what ran then. */
     private static function story(Attributes $job, House $house): Story
     {
-        $story = new Story($job->strings('symptoms'), $job->strings('contexts'), $job->pairs('findings'), $job->strings('tripped'), $job->strings('where'));
+        $story = new Story($job->strings('symptoms'), $job->strings('contexts'), $job->pairs('findings'), $job->strings('tripped'), $job->strings('where'), $job->strings('running'));
         foreach ($story->where as $at => $place) {
             isset($house->places[$place]) || throw new HouseError("/where/$at", \sprintf('There is no place "%s" in this house.', $place));
         }
-        foreach ($story->tripped as $at => $device) {
-            isset($house->parts[$device]) || throw new HouseError("/tripped/$at", \sprintf('There is no part "%s" in this house.', $device));
+        foreach (['tripped' => $story->tripped, 'running' => $story->running] as $key => $parts) {
+            foreach ($parts as $at => $part) {
+                isset($house->parts[$part]) || throw new HouseError("/$key/$at", \sprintf('There is no part "%s" in this house.', $part));
+            }
         }
 
         return $story;

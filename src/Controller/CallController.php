@@ -10,12 +10,14 @@ use App\Api\Problem;
 use App\Api\Query;
 use App\Api\View\CallDetail;
 use App\Api\View\CallPage;
+use App\Api\View\SuggestionView;
 use App\Call\CallStore;
 use App\Call\CallViews;
 use App\Call\ObservationStore;
 use App\Call\Opening;
 use App\Call\Origin;
 use App\Call\Ranked;
+use App\Call\Suggestions;
 use App\Call\Summaries;
 use App\Entity\Call;
 use App\Entity\User;
@@ -37,6 +39,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final readonly class CallController
 {
     private const MOST_SEARCH = 200;
+    private const MOST_TOLD = 2000;
 
     public function __construct(private CallStore $calls, private CallViews $views)
     {
@@ -74,6 +77,15 @@ final readonly class CallController
     public function get(string $id, #[CurrentUser] User $user): JsonResponse
     {
         return $this->answer($this->calls->find($user, $id));
+    }
+
+    #[Route('/api/calls/{id}/suggestions', methods: ['GET'])]
+    #[OA\Get(path: '/api/calls/{id}/suggestions', operationId: 'suggestions', parameters: [new OA\PathParameter(name: 'id', required: true, schema: new OA\Schema(type: 'string')), new OA\QueryParameter(name: 'text', description: 'What is being typed', required: false, schema: new OA\Schema(type: 'string', maxLength: 2000))], responses: [new OA\Response(response: 200, description: 'What the words of the call may be about, to be picked', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: SuggestionView::class))), new OA\Response(response: 404, ref: '#/components/responses/Problem')])]
+    public function suggestions(string $id, Request $request, #[CurrentUser] User $user, Suggestions $suggestions): JsonResponse
+    {
+        $call = $this->calls->find($user, $id);
+
+        return Answer::of($suggestions->of($call, $this->calls->journal($call), Query::text($request, 'text', self::MOST_TOLD)));
     }
 
     #[Route('/api/calls/{id}/observations/{observation}/photo', methods: ['GET'])]

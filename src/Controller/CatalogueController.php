@@ -58,11 +58,12 @@ final readonly class CatalogueController
         /** @param array<string, string> $picks */
         $views = static fn (array $picks): array => array_map(static fn (string $slug, string $words): PickView => new PickView($slug, $words), array_keys($picks), array_values($picks));
         $rates = $trade->rates();
-        $resets = array_filter($rates->contexts(), static fn (string $slug): bool => str_starts_with($slug, 'resets-'), \ARRAY_FILTER_USE_KEY);
+        $begun = static fn (string $with): array => array_filter($rates->contexts(), static fn (string $slug): bool => str_starts_with($slug, $with), \ARRAY_FILTER_USE_KEY);
+        [$resets, $onsets] = [$begun('resets-'), $begun('onset-')];
         $atRisk = array_combine(array_map(static fn (AtRisk $case): string => $case->value, AtRisk::cases()), array_map(static fn (AtRisk $case): string => $case->words(), AtRisk::cases()));
         $areas = $trade->looks()->areas();
         $looks = array_map(static fn (Look $look): LookView => new LookView($look->slug, $areas[$look->area], $look->words, $look->class, '' !== $look->finding, $look->ruleSets), array_values($trade->looks()->all()));
 
-        return Answer::of(new PicksView($views($rates->symptoms()), $views(array_diff_key($rates->contexts(), $resets)), $views($resets), $views($rates->findings()), $views($atRisk), $looks));
+        return Answer::of(new PicksView($views($rates->symptoms()), $views(array_diff_key($rates->contexts(), $resets, $onsets)), $views($resets), $views($onsets), $views($rates->findings()), $views($atRisk), $looks));
     }
 }

@@ -14,6 +14,8 @@ final readonly class Told implements Worded
      * @param string|null $device      the protective device that trips, by its id in the house
      * @param string|null  $deviceWords what the page called it then
      * @param list<string> $places      where it shows, by their ids in the house
+     * @param string|null  $onset       how soon it comes, and after what
+     * @param list<string> $running     what runs each time, by their ids in the house
      */
     public function __construct(
         #[OA\Property(minLength: 1, maxLength: 2000)]
@@ -36,6 +38,10 @@ final readonly class Told implements Worded
         public ?string $also = null,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string', minLength: 1, maxLength: 100))]
         public array $places = [],
+        #[OA\Property(minLength: 1, maxLength: 60)]
+        public ?string $onset = null,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', minLength: 1, maxLength: 100))]
+        public array $running = [],
     ) {
     }
 
@@ -51,6 +57,6 @@ final readonly class Told implements Worded
 
     public static function read(Fields $fields): self
     {
-        return new self($fields->text('text', 2000), $fields->optionalText('symptom', 60), $fields->optionalText('context', 60), $fields->optionalText('resets', 60), $fields->optionalText('device', 100), $fields->optionalText('deviceWords', 200), $fields->optionalText('when', 200), $fields->optionalText('since', 200), $fields->optionalText('also', 300), $fields->texts('places', 100));
+        return new self($fields->text('text', 2000), $fields->optionalText('symptom', 60), $fields->optionalText('context', 60), $fields->optionalText('resets', 60), $fields->optionalText('device', 100), $fields->optionalText('deviceWords', 200), $fields->optionalText('when', 200), $fields->optionalText('since', 200), $fields->optionalText('also', 300), $fields->texts('places', 100), $fields->optionalText('onset', 60), $fields->texts('running', 100));
     }
 }

@@ -48,6 +48,8 @@ final readonly class StoryLines implements LinesOfKind
             ->add('device', null === $told->device ? null : (isset($facts->house()?->parts[$told->device]) ? $facts->name($told->device) : $told->device))
             ->add('device-said', null !== $told->device && $told->deviceWords === ($facts->house()?->parts[$told->device] ?? null)?->name ? null : $told->deviceWords)
             ->list('places', array_map($facts->name(...), $told->places))
+            ->list('running', array_map($facts->name(...), $told->running))
+            ->add('onset', $rates->contexts()[$told->onset ?? ''] ?? $told->onset)
             ->add('resets', $rates->contexts()[$told->resets ?? ''] ?? $told->resets)
             ->add('context', $rates->contexts()[$told->context ?? ''] ?? $told->context)
             ->add('when', $told->when)

@@ -62,6 +62,11 @@ export async function hand(page: Page, tester: string): Promise<void> {
     await page.getByRole('radio', { name: tester, exact: true }).click();
 }
 
+/** Until the server has weighed what is stored: before that it answers questions about a test with how far it is. */
+export async function ranked(page: Page, call: string): Promise<void> {
+    await expect(async () => expect((await page.request.get(`/api/calls/${call}/ranking`)).status()).toBe(200)).toPass();
+}
+
 /** Takes the acts that come before the reading, until its field is there. */
 export async function prepare(page: Page): Promise<void> {
     const field = page.getByLabel('What it shows');

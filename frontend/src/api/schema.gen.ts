@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["suggestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calls/{id}/observations/{observation}/photo": {
         parameters: {
             query?: never;
@@ -2161,6 +2177,8 @@ export interface components {
             contexts: components["schemas"]["PickView"][];
             /** @description How a device that tripped can be set again. */
             resets: components["schemas"]["PickView"][];
+            /** @description How soon it comes, and after what. */
+            onsets: components["schemas"]["PickView"][];
             /** @description What can be seen or smelt. */
             findings: components["schemas"]["PickView"][];
             /** @description Who or what suffers when the power goes. */
@@ -2496,6 +2514,19 @@ export interface components {
             /** @description Cables that end here. */
             legs: components["schemas"]["LegView"][];
         };
+        /** @description What of the lists the words of a complaint may be about: to be tapped by a person, of no weight before. */
+        SuggestionView: {
+            /**
+             * @description Of an entry "told".
+             * @enum {string}
+             */
+            field: "symptom" | "context" | "onset" | "resets" | "running";
+            /** @description Of a list, or the id of an appliance. */
+            slug: string;
+            words: string;
+            /** @description The words that it is taken from. */
+            said: string;
+        };
         /** @description Something a sum wants to know. */
         SumInputView: {
             key: string;
@@ -2609,6 +2640,8 @@ export interface components {
             since?: string | null;
             also?: string | null;
             places?: string[];
+            onset?: string | null;
+            running?: string[];
         };
         /** @description The complaint tried again after a repair. */
         Tried: {
@@ -2780,6 +2813,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CallDetail"];
+                };
+            };
+            404: components["responses"]["Problem"];
+        };
+    };
+    suggestions: {
+        parameters: {
+            query?: {
+                /** @description What is being typed */
+                text?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the words of the call may be about, to be picked */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuggestionView"][];
                 };
             };
             404: components["responses"]["Problem"];

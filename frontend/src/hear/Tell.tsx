@@ -1,12 +1,13 @@
 import { Field, Label, Textarea } from '@headlessui/react';
 import { useState, type FormEvent } from 'react';
-import type { Detail } from '../api/client';
+import type { Detail, Schemas } from '../api/client';
 import { useMap, useObserve, usePicks } from '../api/hooks';
 import { Button, inputLook, Pick, Refused, useDraft } from '../ui/parts';
 import { say } from '../words';
-import { Places } from './Places';
+import { Suggested } from './Suggested';
+import { Ticks } from './Ticks';
 
-const empty = { symptom: '', context: '', device: '', resets: '' };
+const empty = { symptom: '', context: '', device: '', resets: '', onset: '' };
 
 /** One thing that was told: the customer's words, and what of it can be picked as an event. */
 export function Tell({ detail }: { detail: Detail }) {
@@ -20,19 +21,31 @@ export function Tell({ detail }: { detail: Detail }) {
     const [also, setAlso] = useDraft(`${callId}.also`);
     const [picked, setPicked] = useState(empty);
     const [places, setPlaces] = useState<string[]>([]);
+    const [running, setRunning] = useState<string[]>([]);
     // Only what can have shown the symptom: the server says which.
     const devices = (map.data?.levers ?? []).filter((lever) => lever.shows.includes(picked.symptom)).map((lever) => ({ slug: lever.device, words: lever.name }));
     const pick = (key: keyof typeof empty) => (value: string) => setPicked({ ...picked, [key]: value, ...(key === 'symptom' ? { device: '' } : {}) });
     const trips = devices.length > 0;
+    const take = ({ field, slug, said }: Schemas['SuggestionView']) => {
+        if (field === 'running') {
+            setRunning([...new Set([...running, slug])]);
+        } else {
+            pick(field)(slug);
+        }
+        if (text === '') {
+            setText(said);
+        }
+    };
     const submit = (event: FormEvent) => {
         event.preventDefault();
         const { device, resets, ...rest } = picked;
         const details = { ...rest, when, since, also, ...(trips ? { device, resets, deviceWords: devices.find((each) => each.slug === device)?.words ?? '' } : {}) };
-        observe.mutate({ kind: 'told', payload: { text, ...Object.fromEntries(Object.entries(details).filter(([, value]) => value.trim() !== '')), ...(places.length > 0 ? { places } : {}) } }, {
+        observe.mutate({ kind: 'told', payload: { text, ...Object.fromEntries(Object.entries(details).filter(([, value]) => value.trim() !== '')), ...(places.length > 0 ? { places } : {}), ...(running.length > 0 ? { running } : {}) } }, {
             onSuccess: () => {
                 [setText, setWhen, setSince, setAlso].forEach((set) => set(''));
                 setPicked(empty);
                 setPlaces([]);
+                setRunning([]);
             },
         });
     };
@@ -43,8 +56,11 @@ export function Tell({ detail }: { detail: Detail }) {
                 <Label className="mb-1 block font-bold">In plain words</Label>
                 <Textarea className={inputLook} rows={3} required maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />
             </Field>
+            <Suggested callId={callId} text={text} isTaken={({ field, slug }) => (field === 'running' ? running.includes(slug) : picked[field] !== '')} onTake={take} />
             <Pick label="What happens" value={picked.symptom} onChange={pick('symptom')} empty="Nothing to pick" options={picks.data?.symptoms ?? []} />
-            {map.data && <Places title={say('tell.where')} ways={map.data.ways} chosen={places} onChange={setPlaces} />}
+            {map.data && <Ticks title={say('tell.where')} groups={map.data.ways.map((way) => ({ name: way.name, options: way.stops.map((stop) => ({ id: stop.place, words: stop.name })) }))} chosen={places} onChange={setPlaces} />}
+            {map.data && map.data.loads.length > 0 && <Ticks title={say('tell.running')} groups={[{ name: say('tell.running'), options: map.data.loads.map((load) => ({ id: load.id, words: load.name })) }]} chosen={running} onChange={setRunning} />}
+            <Pick label={say('tell.onset')} value={picked.onset} onChange={pick('onset')} empty="Not known" options={picks.data?.onsets ?? []} />
             {trips && <Pick label="Which device" value={picked.device} onChange={pick('device')} empty="Not known" options={devices} />}
             {trips && <Pick label="How it resets" value={picked.resets} onChange={pick('resets')} empty="Not known" options={picks.data?.resets ?? []} />}
             <Pick label="Just before" value={picked.context} onChange={pick('context')} empty="Nothing to pick" options={picks.data?.contexts ?? []} />

@@ -32,7 +32,7 @@ final readonly class PredictionView
         public ?float $to,
         #[OA\Property(description: 'What the reading would tell about the cause as things stand, in bits.')]
         public float $bits,
-        #[OA\Property(enum: Worth::class, description: 'The same by what would be left of the uncertainty over what to repair: up to a tenth, up to 60 %, up to 97 %, more.')]
+        #[OA\Property(enum: Worth::class, description: 'The same by what would be left of the uncertainty over what to repair: up to a tenth, up to 60 %, up to 95 %, more.')]
         public string $worth,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $cautions,

@@ -17,8 +17,8 @@ final class WorthTest extends TestCase
     #[TestWith([1.79, Worth::Well])]
     #[TestWith([0.8, Worth::Well])]
     #[TestWith([0.79, Worth::Little])]
-    #[TestWith([0.06, Worth::Little])]
-    #[TestWith([0.05, Worth::Nothing])]
+    #[TestWith([0.11, Worth::Little])]
+    #[TestWith([0.09, Worth::Nothing])]
     #[TestWith([0.0, Worth::Nothing])]
     public function testTheWordGoesByWhatIsLeft(float $bits, Worth $expected): void
     {

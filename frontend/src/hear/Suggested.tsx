@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, got, type Schemas } from '../api/client';
+import { useQuiet } from '../ui/quiet';
+import { say } from '../words';
+
+type Suggestion = Schemas['SuggestionView'];
+
+/** What the words may be about, each to be taken with a tap: a word list guesses, only a person says. */
+export function Suggested({ callId, text, isTaken, onTake }: { callId: string; text: string; isTaken: (suggestion: Suggestion) => boolean; onTake: (suggestion: Suggestion) => void }) {
+    const rested = useQuiet(text, 600);
+    const found = useQuery({
+        queryKey: ['call', callId, 'suggestions', text],
+        queryFn: () => got(api.GET('/api/calls/{id}/suggestions', { params: { path: { id: callId }, query: { text } } })),
+        enabled: rested,
+        placeholderData: (old) => old,
+    });
+    const open = (found.data ?? []).filter((each) => !isTaken(each));
+    if (open.length === 0) {
+        return null;
+    }
+    return (
+        <div role="group" aria-label={say('tell.suggested')}>
+            <p className="text-sm text-soft">{say('tell.suggested')}</p>
+            <div className="mt-1 flex flex-wrap gap-2">
+                {open.map((each) => (
+                    <button key={each.field + each.slug} type="button" className="min-h-11 border border-line px-2.5 text-left text-sm" onClick={() => onTake(each)}>
+                        {each.field === 'running' ? say('tell.runs', { name: each.words }) : each.words}
+                    </button>
+                ))}
+            </div>
+        </div>
+    );
+}

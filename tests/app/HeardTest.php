@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Call\TradeData;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Plain words suggest what of the lists they may be about; what is tapped weighs, and nothing before. */
+final class HeardTest extends ApiTestCase
+{
+    /** @return iterable<string, array{string, list<string>, list<string>}> */
+    public static function sayings(): iterable
+    {
+        yield 'minutes' => ['It goes twelve minutes into the programme.', [], ['onset-after-minutes']];
+        yield 'at once is not a reset' => ['The trip resets at once.', ['residual-trip'], ['resets-at-once']];
+        yield 'the moment' => ['The fuse goes the moment I touch the switch.', ['overcurrent-trip'], ['onset-at-once']];
+        yield 'a nail' => ['We hung a picture with a nail and it is dead.', ['part-dead'], ['hung-or-drilled']];
+        yield 'a part of a word is no word' => ['The windowsill is deadly cold, and triplets live here.', [], []];
+        yield 'a tingle' => ['The tap bites when it rains.', ['tingle'], ['rain']];
+        yield 'nothing' => ['Please have a look.', [], []];
+    }
+
+    /**
+     * @param list<string> $symptoms
+     * @param list<string> $contexts
+     */
+    #[DataProvider('sayings')]
+    public function testWhatWordsMayBeAbout(string $said, array $symptoms, array $contexts): void
+    {
+        $heard = self::service(TradeData::class)->heard();
+        self::assertSame($symptoms, $heard->symptoms($said));
+        self::assertSame($contexts, $heard->contexts($said));
+    }
+
+    public function testEverySlugOfTheWordListIsOneOfTheLists(): void
+    {
+        $trade = self::service(TradeData::class);
+        $words = json_decode((string) file_get_contents(__DIR__.'/../../config/heard.json'), true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($words);
+        self::assertSame([], array_diff(array_keys((array) $words['symptoms']), array_keys($trade->rates()->symptoms())));
+        self::assertSame([], array_diff(array_keys((array) $words['contexts']), array_keys($trade->rates()->contexts())));
+    }
+
+    public function testASuggestionIsTakenByAPersonAndThenWeighs(): void
+    {
+        $call = $this->demoCall('4 Wicket');
+        $suggested = fn (string $typed = ''): array => array_map(static fn (mixed $each): string => self::textAt(self::at((array) $each, 'field')).' '.self::textAt(self::at((array) $each, 'slug')), $this->call('GET', "/api/calls/$call/suggestions?text=".rawurlencode($typed)));
+        $text = 'After twenty minutes of the boiler it goes.';
+        self::assertContains('onset onset-after-minutes', $suggested($text));
+        self::assertContains('running boiler-unit', $suggested($text));
+        $share = fn (): float => array_sum(array_map(static fn (mixed $suspect): float => str_contains(self::textAt(self::at((array) $suspect, 'where', 0)), 'Boiler') ? (float) self::textAt(self::at((array) $suspect, 'probability')) : 0.0, array_filter((array) $this->call('GET', "/api/calls/$call/ranking")['suspects'], static fn (mixed $suspect): bool => [] !== self::at((array) $suspect, 'where'))));
+        $before = $share();
+        $told = $this->observe($call, 'told', ['text' => $text, 'onset' => 'onset-after-minutes', 'running' => ['boiler-unit']]);
+        self::assertGreaterThan($before, $share());
+        self::assertNotContains('running boiler-unit', $suggested());
+        self::assertNotContains('onset onset-after-minutes', $suggested());
+        $record = (array) $told['record'];
+        self::assertStringContainsString('["What runs then","Boiler"],["How soon","After some minutes of running"]', json_encode(self::at((array) end($record), 'facts'), \JSON_THROW_ON_ERROR));
+        self::assertSame('/payload/running/0', $this->observe($call, 'told', ['text' => 'x', 'running' => ['toaster']], 422)['pointer']);
+        self::assertSame('/payload/places/0', $this->observe($call, 'told', ['text' => 'x', 'places' => ['attic']], 422)['pointer']);
+        self::assertSame('/payload/onset', $this->observe($call, 'told', ['text' => 'x', 'onset' => 'by-magic'], 422)['pointer']);
+    }
+}
