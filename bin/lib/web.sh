@@ -90,6 +90,7 @@ http {
     server_tokens off;
     sendfile on;
     gzip on;
+    gzip_comp_level 6;
     gzip_types text/css application/javascript application/json image/svg+xml;
     client_body_temp_path $VAR/run/nginx/body;
     fastcgi_temp_path $VAR/run/nginx/fastcgi;
