@@ -34,7 +34,7 @@ final readonly class Beliefs
         $atoms = $groups = $weights = $known = $unnamed = [];
         foreach ($standings as $standing) {
             $unnamed += $standing->circuits;
-            $group = $known[$standing->hypothesis->repair] ??= \count($known);
+            $group = $known[$standing->hypothesis->remedy] ??= \count($known);
             foreach ($standing->atoms($by) as [$atom, $share]) {
                 if ($share >= self::LEAST) {
                     // While it is there, what comes and goes shows what stays shows.

@@ -27,11 +27,16 @@ final readonly class Hypothesis
     /** What the id of a fault that comes and goes ends in. */
     private const AT_TIMES = '|at-times';
 
+    private const APPLIANCE = 'appliance ';
+
     /** What stands before the severities that count, in the stem of a pair. */
     private const SEVERITIES = '#';
 
     /** What has to be repaired: alike for the forms of one fault, whatever the survey got wrong beside it. */
     public string $repair;
+
+    /** What is done about it: an appliance is mended or replaced as a whole, whatever has failed inside it. */
+    public string $remedy;
 
     /**
      * @param string                   $stem of several forms of one fault; what they show while they are there is the same
@@ -47,6 +52,11 @@ final readonly class Hypothesis
             [] !== $both => implode('&', array_diff(array_map(static fn (self $one): string => $one->repair, $both), [self::SOUND])) ?: self::SOUND,
             $isRepaired || FaultNature::Survey === $kind?->nature() => self::SOUND,
             default => $stem,
+        };
+        $this->remedy = match (true) {
+            [] !== $both => implode('&', array_unique(array_diff(array_map(static fn (self $one): string => $one->remedy, $both), [self::SOUND]))) ?: self::SOUND,
+            null !== $site?->appliance && self::SOUND !== $this->repair => self::APPLIANCE.$site->appliance,
+            default => $this->repair,
         };
     }
 

@@ -62,7 +62,11 @@ final readonly class Loss
         foreach ($beliefs->atoms as $atom => $one) {
             // What is not there just now cannot be repaired either: the house is left, and somebody comes back.
             [$hypothesis, $isQuiet] = [$one->hypothesis, $one->isQuiet()];
-            $kinds[] = Hypothesis::ELSE === $hypothesis->id ? null : $kindOf[$isQuiet ? Hypothesis::SOUND : $hypothesis->title()] ??= \count($kindOf);
+            $kinds[] = Hypothesis::ELSE === $hypothesis->id ? null : $kindOf[match (true) {
+                $isQuiet => Hypothesis::SOUND,
+                null !== $hypothesis->site?->appliance => $hypothesis->remedy,
+                default => $hypothesis->title(),
+            }] ??= \count($kindOf);
             $places[] = $placeOf[$isQuiet ? '' : implode(' ', $hypothesis->site->places ?? [])] ??= \count($placeOf);
             $joints[] = $isQuiet ? -1 : $beliefs->groups[$atom];
         }

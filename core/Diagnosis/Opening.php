@@ -37,18 +37,20 @@ final readonly class Opening
     /** Null where no place or two hold enough, or what is likely is not seen by opening one. */
     public static function of(House $house, Ranking $ranking): ?self
     {
-        $shares = $pairs = [];
+        $shares = $pairs = $first = [];
         foreach ($ranking->standings as $standing) {
             $places = self::seenAt($house, $standing->hypothesis);
             foreach ($places as $place) {
                 $shares[$place] = ($shares[$place] ?? 0.0) + $standing->probability;
+                // What is between two is as likely at the one as at the other: what is at one alone decides which comes first.
+                $first[$place] = ($first[$place] ?? 0.0) + $standing->probability / \count($places);
             }
             if (2 === \count($places)) {
                 $pairs[implode(' ', $places)] = ($pairs[implode(' ', $places)] ?? 0.0) + $standing->probability;
             }
         }
-        arsort($shares);
-        $likeliest = array_map(strval(...), array_keys($shares));
+        $likeliest = array_map(strval(...), array_keys($first));
+        usort($likeliest, static fn (string $one, string $other): int => [$first[$other], $one] <=> [$first[$one], $other]);
         if ([] === $likeliest || !self::isReached($house->places[$likeliest[0]])) {
             return null;
         }

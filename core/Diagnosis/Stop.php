@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
+use YellowProbe\Fault\Remedy;
+
 /** When to stop testing, and what to do then: the expected loss of acting now against what a test would take away from it. */
 final readonly class Stop
 {
@@ -38,8 +40,6 @@ final readonly class Stop
     /** Readings that are named where to look again. */
     private const MOST_ODD = 5;
 
-    private const UPSTREAM = ['lost-pen', 'head-crossed', 'lost-supply-neutral', 'supply-neutral-open', 'network-current'];
-
     /**
      * @param float $lossMinutes expected loss of repairing now
      * @param float $savesMinutes of it, by the best of the tests, its price and that of what follows taken off; negative when none pays
@@ -64,16 +64,17 @@ final readonly class Stop
         $saves = array_map(static fn (Candidate $candidate): float => $candidate->saves, $candidates);
         $quiet = array_sum(array_map(static fn (Standing $standing): float => Hypothesis::SOUND === $standing->hypothesis->repair ? $standing->probability : $standing->probability * $standing->quiet(), $ranking->standings));
         $pays = self::pays($loss, $saves, array_map(static fn (Candidate $candidate): float => $candidate->minutes, $candidates), array_map(static fn (Candidate $candidate): float => $candidate->bits, $candidates), $beliefs->openBits());
-        $isUpstream = \in_array($lead->lead()->hypothesis->kind?->slug(), self::UPSTREAM, true) && !$lead->lead()->hypothesis->isMended() && $lead->probability >= self::EVEN;
+        $remedy = $lead->lead()->hypothesis->isMended() || $lead->probability < self::EVEN ? null : $lead->lead()->hypothesis->kind?->remedy();
 
         $advice = match (true) {
-            $isUpstream => StopAdvice::Distributor,
+            Remedy::Distributor === $remedy => StopAdvice::Distributor,
             $pays && null !== $opening && !$opening->isBeaten($candidates, $beliefs->openBits()) => StopAdvice::Open,
             $pays => StopAdvice::Test,
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
             // What has no name leads only where all that have one fail: a swap would be a guess.
             $ranking->probability(Hypothesis::ELSE) > $lead->probability => StopAdvice::LookAgain,
+            Remedy::Explain === $remedy && $loss <= self::TRIED_MINUTES => StopAdvice::Explain,
             $loss <= self::KNOWN_MINUTES => StopAdvice::Repair,
             $lead->atOnePlace() >= self::LEADS || $loss <= self::TRIED_MINUTES => StopAdvice::Swap,
             default => StopAdvice::LookAgain,

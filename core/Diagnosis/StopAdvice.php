@@ -13,6 +13,8 @@ enum StopAdvice: string
     case Repair = 'repair';
     /** One place or two hold most of what is believed, and opening them costs less than another test. */
     case Open = 'open';
+    /** What leads is no fault of the house: it is said, with what to do otherwise. */
+    case Explain = 'explain';
     /** No test tells the leading causes apart: a swap or repair is cheaper than finding out. */
     case Swap = 'swap';
     /** Nothing is wrong now, and no test would say otherwise: restore, leave a monitor, come back. */
@@ -24,11 +26,18 @@ enum StopAdvice: string
     /** No cause of the list fits well: look again, ask again, doubt the survey. */
     case LookAgain = 'look-again';
 
+    /** Whether it is taken to be known what it is. */
+    public function isSure(): bool
+    {
+        return self::Repair === $this || self::Explain === $this;
+    }
+
     public function words(): string
     {
         return match ($this) {
             self::Test => 'Test on: another test costs less than a wrong repair.',
             self::Repair => 'Enough is known to repair: no further test pays for itself.',
+            self::Explain => 'Nothing of the house is broken. Say what it is, and what to use or do otherwise.',
             self::Open => 'Open and look: it costs less than another test. Make safe and prove dead first.',
             self::Swap => 'Only a repair will tell: no test parts the causes that are left.',
             self::Leave => 'Nothing is wrong now. Restore, leave a logger, agree when to come back.',

@@ -58,7 +58,7 @@ final readonly class Score
         // Of two faults either is a right one to mend first.
         $right = null === $truth ? [] : array_map($groups->group(...), array_unique([$truth, ...explode('&', $truth)]));
         $else = $last[Hypothesis::ELSE] ?? 0.0;
-        $admitted = $else >= self::ADMITTED || StopAdvice::Repair !== $outcome->advice;
+        $admitted = $else >= self::ADMITTED || !$outcome->advice->isSure();
         arsort($last);
         $calibration = [];
         foreach (null === $group ? [] : $outcome->steps as $step) {

@@ -94,7 +94,7 @@ final class Visit
             $advice ??= $stop->advice;
             $lead = array_values(array_unique(array_map(static fn (Standing $standing): string => $standing->hypothesis->repair, $ranking->suspects()[0]->standings)));
             $course->named = array_values(array_unique([...$course->named, ...$lead]));
-            if ($this->mends && [] !== $course->evidence && $course->repairs < self::MOST_REPAIRS && !$isLong && \in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Swap, StopAdvice::Distributor], true)) {
+            if ($this->mends && [] !== $course->evidence && $course->repairs < self::MOST_REPAIRS && !$isLong && \in_array($stop->advice, [StopAdvice::Repair, StopAdvice::Explain, StopAdvice::Swap, StopAdvice::Distributor], true)) {
                 $this->mend($course, $lead, $ranking, $dice);
             } elseif ($course->isBack && $course->again++ < self::AGAIN) {
                 $this->tryAgain($course, $dice);

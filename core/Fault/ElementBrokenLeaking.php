@@ -18,8 +18,8 @@ final readonly class ElementBrokenLeaking extends NamedFault
     {
         $sites = [];
         foreach (Elements::of($house) as $heater) {
-            $sites[] = new FaultSite("$heater->id:line", [$heater->id, $heater->element('load-N')], [$heater->place], "in $heater->name, the line stump");
-            $sites[] = new FaultSite("$heater->id:neutral", [$heater->id, $heater->element('load')], [$heater->place], "in $heater->name, the neutral stump");
+            $sites[] = new FaultSite("$heater->id:line", [$heater->id, $heater->element('load-N')], [$heater->place], "in $heater->name, the line stump", appliance: $heater->id);
+            $sites[] = new FaultSite("$heater->id:neutral", [$heater->id, $heater->element('load')], [$heater->place], "in $heater->name, the neutral stump", appliance: $heater->id);
         }
 
         return $sites;

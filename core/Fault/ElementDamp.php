@@ -16,7 +16,7 @@ final readonly class ElementDamp extends NamedFault
 
     public function sites(House $house): array
     {
-        return array_map(static fn ($heater): FaultSite => new FaultSite($heater->id, [$heater->id], [$heater->place], "in $heater->name"), Elements::of($house));
+        return array_map(static fn ($heater): FaultSite => new FaultSite($heater->id, [$heater->id], [$heater->place], "in $heater->name", appliance: $heater->id), Elements::of($house));
     }
 
     public function change(House $house, FaultSite $site, float $ohms): Change

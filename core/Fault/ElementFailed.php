@@ -18,9 +18,9 @@ final readonly class ElementFailed extends NamedFault
     {
         $sites = [];
         foreach (Elements::of($house) as $heater) {
-            $sites[] = new FaultSite("$heater->id:line", [$heater->terminal('L'), $heater->terminal('E')], [$heater->place], "in $heater->name, near its line end");
-            $sites[] = new FaultSite("$heater->id:middle", [Elements::middle($heater), $heater->terminal('E')], [$heater->place], "in $heater->name, in the middle");
-            $sites[] = new FaultSite("$heater->id:neutral", [$heater->terminal('N'), $heater->terminal('E')], [$heater->place], "in $heater->name, near its neutral end");
+            $sites[] = new FaultSite("$heater->id:line", [$heater->terminal('L'), $heater->terminal('E')], [$heater->place], "in $heater->name, near its line end", appliance: $heater->id);
+            $sites[] = new FaultSite("$heater->id:middle", [Elements::middle($heater), $heater->terminal('E')], [$heater->place], "in $heater->name, in the middle", appliance: $heater->id);
+            $sites[] = new FaultSite("$heater->id:neutral", [$heater->terminal('N'), $heater->terminal('E')], [$heater->place], "in $heater->name, near its neutral end", appliance: $heater->id);
         }
 
         return $sites;

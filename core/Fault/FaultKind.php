@@ -20,6 +20,8 @@ interface FaultKind
 
     public function nature(): FaultNature;
 
+    public function remedy(): Remedy;
+
     /** @return list<Condition> when an intermittent form of it is there */
     public function conditions(): array;
 

@@ -16,8 +16,9 @@ final readonly class FaultSite
      * @param string       $words  where, to be read after the kind's words: "at Hall socket"
      * @param Role|null    $role   of the one conductor that it is in; null where it is in none or between two
      * @param string|null  $circuit of that conductor
+     * @param string|null  $appliance that it is inside, by its part: what is done about it is done to that
      */
-    public function __construct(public string $id, public array $things, public array $places, public string $words, public float $weight = 1.0, public ?Role $role = null, public ?string $circuit = null)
+    public function __construct(public string $id, public array $things, public array $places, public string $words, public float $weight = 1.0, public ?Role $role = null, public ?string $circuit = null, public ?string $appliance = null)
     {
     }
 }

@@ -35,6 +35,11 @@ abstract readonly class NamedFault implements FaultKind
         return FaultNature::Network;
     }
 
+    final public function remedy(): Remedy
+    {
+        return Remedy::of($this->slug);
+    }
+
     final public function conditions(): array
     {
         return Condition::of($this->slug);

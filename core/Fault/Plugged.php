@@ -19,6 +19,6 @@ final class Plugged
     /** @return list<FaultSite> between two terminals of each of them */
     public static function sites(House $house, string $one, string $other): array
     {
-        return array_map(static fn (Part $part): FaultSite => new FaultSite($part->id, [$part->terminal($one), $part->terminal($other)], [$part->place], "in $part->name"), self::of($house));
+        return array_map(static fn (Part $part): FaultSite => new FaultSite($part->id, [$part->terminal($one), $part->terminal($other)], [$part->place], "in $part->name", appliance: $part->id), self::of($house));
     }
 }

@@ -19,21 +19,40 @@ final class BoardEnds
     /** @return list<string> the joints of a circuit's cores with this role where they land in a board */
     public static function joints(House $house, string $circuit, string $role): array
     {
+        return Known::once($house, 'joints in boards', static fn (): array => self::inBoards($house))[$circuit][$role] ?? [];
+    }
+
+    /** @return array<string, array<string, list<string>>> circuit => role => joints */
+    private static function inBoards(House $house): array
+    {
         $joints = [];
         $cables = $house->cables;
         ksort($cables);
         foreach ($cables as $cable) {
-            foreach ($cable->circuit === $circuit ? $cable->cores : [] as $core) {
-                foreach ($role === $core->role->value ? [1, 2] : [] as $end) {
+            foreach ($cable->cores as $core) {
+                foreach ([1, 2] as $end) {
                     $terminal = $core->ends[$end - 1];
                     if (null !== $terminal && 'board' === $house->places[$house->partOf($terminal)->place]->kind) {
-                        $joints[] = $core->joint($end);
+                        $joints[$cable->circuit][$core->role->value][] = $core->joint($end);
                     }
                 }
             }
         }
 
         return $joints;
+    }
+
+    /** @return array<string, list<string>> part => its line and switched line terminals */
+    private static function lineTerminals(House $house): array
+    {
+        $lines = [];
+        foreach ($house->terminals as $terminal) {
+            if (\in_array($terminal->role, [Role::Line, Role::SwitchedLine], true)) {
+                $lines[$terminal->part][] = $terminal->id;
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> joints that land on a terminal */
@@ -78,6 +97,7 @@ final class BoardEnds
     public static function lineFeeding(House $house, string $circuit, string $terminal): string
     {
         $way = $house->circuits[$circuit]->way;
+        $lines = Known::once($house, 'line terminals by part', static fn (): array => self::lineTerminals($house));
         $seen = [$terminal => true];
         for ($next = [$terminal]; [] !== $next;) {
             $at = array_shift($next);
@@ -91,10 +111,8 @@ final class BoardEnds
                 }
             }
             // Within a part a line goes on as a line; the two legs of a branch never meet.
-            foreach (\in_array($house->terminals[$at]->role, [Role::Line, Role::SwitchedLine], true) ? $house->terminals : [] as $other) {
-                if ($other->part === $house->terminals[$at]->part && \in_array($other->role, [Role::Line, Role::SwitchedLine], true)) {
-                    $far[] = $other->id;
-                }
+            if (\in_array($house->terminals[$at]->role, [Role::Line, Role::SwitchedLine], true)) {
+                array_push($far, ...$lines[$house->terminals[$at]->part]);
             }
             foreach ($far as $other) {
                 if (null !== $other && !isset($seen[$other])) {

@@ -29,19 +29,17 @@ use YellowProbe\Words\Message;
  */
 final class TestName
 {
-    /** @var \WeakMap<House, array<string, Message>>|null names of a house that were made already: a record says each several times */
+    /** @var \WeakMap<House, \ArrayObject<string, Message>>|null names of a house that were made already: a record says each several times; objects, so that one more does not copy thousands */
     private static ?\WeakMap $made = null;
 
     public static function of(House $house, Measurement $measurement): Message
     {
-        /** @var \WeakMap<House, array<string, Message>> $made */
+        /** @var \WeakMap<House, \ArrayObject<string, Message>> $made */
         $made = self::$made ??= new \WeakMap();
-        $known = $made[$house] ?? [];
+        $known = $made[$house] ??= new \ArrayObject();
         $hash = $measurement->hash();
-        $known[$hash] ??= self::make($house, $measurement);
-        $made[$house] = $known;
 
-        return $known[$hash];
+        return $known[$hash] ??= self::make($house, $measurement);
     }
 
     private static function make(House $house, Measurement $measurement): Message

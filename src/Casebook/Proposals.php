@@ -14,10 +14,12 @@ use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Suspect;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
+use YellowProbe\Installation\Part;
 use YellowProbe\Installation\Place;
 use YellowProbe\Installation\State;
 use YellowProbe\Procedure\Opened;
 use YellowProbe\Procedure\Practice;
+use YellowProbe\Safety\ImmediateDanger;
 
 /** What a page would propose after some readings: the tests that it shows, best first, and its advice. */
 final readonly class Proposals
@@ -32,6 +34,7 @@ final readonly class Proposals
         'swap' => ['repair', 'open', 'swap'],
         'look-again' => ['ask', 'look', 'advise'],
         'leave' => ['leave', 'log'],
+        'explain' => ['advise', 'done', 'leave'],
         'distributor' => ['distributor'],
         'done' => ['done'],
         'test' => [],
@@ -39,13 +42,19 @@ final readonly class Proposals
 
     /**
      * @param list<string>    $tests   ids of those shown, best first
-     * @param list<FaultSite> $places  of the cause that the advice is about
+     * @param list<FaultSite>       $places  of the cause that the advice is about
+     * @param list<ImmediateDanger> $dangers said above all of it, with what takes them away
+     * @param list<string>          $asks    what is asked before anything is read
      */
-    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places, private ?Opening $opening)
+    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places, private ?Opening $opening, private array $dangers, private array $asks)
     {
     }
 
-    public static function of(House $house, Ranking $ranking, State $now): self
+    /**
+     * @param list<ImmediateDanger> $dangers
+     * @param list<string>          $asks
+     */
+    public static function of(House $house, Ranking $ranking, State $now, array $dangers, array $asks): self
     {
         $advised = Advised::of($house, $ranking, $now, Opened::none(), Practice::any());
         [$stop, $candidates, $forcings] = [$advised->stop, $advised->candidates, $advised->forcings];
@@ -53,11 +62,35 @@ final readonly class Proposals
         $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->site));
         $sites = array_map(static fn (Standing $standing): ?FaultSite => $standing->hypothesis->site, $named[0]->standings ?? []);
 
-        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->opening);
+        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->opening, $dangers, $asks);
     }
 
-    /** Whether the first of what is proposed is this act. */
+    /** Whether some danger is said with this act to take it away. */
+    public function makesSafe(Act $act): bool
+    {
+        foreach ($this->dangers as $danger) {
+            $is = match ($act->verb) {
+                'off' => [] !== array_filter($danger->devices, static fn (Part $device): bool => $device->id === $act->what),
+                'mainoff' => [] !== array_filter($danger->devices, static fn (Part $device): bool => 'main-switch' === $device->kind),
+                'distributor' => $danger->isDistributor,
+                // Said in words beside the device, or where no device takes it away.
+                default => ImmediateDanger::UNPROTECTED === $danger->kind,
+            };
+            if ($is) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether what is proposed begins with this act: with what makes safe, where there is a danger, and with the first test or the advice. */
     public function begins(Act $act): bool
+    {
+        return (\in_array($act->verb, ['off', 'mainoff', 'distributor'], true) && $this->makesSafe($act)) || ('ask' === $act->verb && [] !== $this->asks) || $this->isFirst($act);
+    }
+
+    private function isFirst(Act $act): bool
     {
         return StopAdvice::Test === $this->advice ? 'test' === $act->verb && isset($this->tests[0]) && str_starts_with($this->tests[0], $act->what) : $this->advises($act);
     }
@@ -80,7 +113,7 @@ final readonly class Proposals
 
         return match ($act->verb) {
             'test' => 'another' === $act->what || 1 === preg_match('/^[a-z0-9-]+$/', $first),
-            'ask', 'done', 'leave', 'log', 'distributor', 'advise', 'look' => true,
+            'mainoff', 'ask', 'done', 'leave', 'log', 'distributor', 'advise', 'look' => true,
             default => isset($this->house->parts[$act->what]) || isset($this->house->places[$act->what]) || isset($this->house->cables[$act->what]),
         };
     }

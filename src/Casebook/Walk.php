@@ -6,13 +6,13 @@ namespace App\Casebook;
 
 use App\Call\TradeData;
 use App\Command\JobReadings;
+use YellowProbe\Diagnosis\Asking;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\HypothesisSpace;
 use YellowProbe\Diagnosis\Pairs;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Story;
 use YellowProbe\Installation\Attributes;
-use YellowProbe\Installation\Part;
 use YellowProbe\Installation\State;
 use YellowProbe\Safety\ImmediateDanger;
 
@@ -62,8 +62,8 @@ final readonly class Walk
         $ranking = Pairs::rank($house, $hypotheses, JobReadings::of($house, $readings, $hypotheses));
         // As the last reading has left it.
         $now = [] === $readings ? State::resting($house) : JobReadings::measurement($house, $readings[\count($readings) - 1])->state;
-        $proposals = Proposals::of($house, $ranking, $now);
         $dangers = ImmediateDanger::of($house, $ranking, $story, $now);
+        $proposals = Proposals::of($house, $ranking, $now, $dangers, [] === $readings ? Asking::of($house, $story) : []);
         $seconds = microtime(true) - $begun;
 
         $expect = $step->object('expect');
@@ -72,7 +72,7 @@ final readonly class Walk
         [$next, $isForbidden, $unmatched] = self::acts($expect, $proposals);
         $isDangerDue = $expect->has('danger');
         $isDangerSaid = [] !== $dangers;
-        if ($isDangerDue && !self::isSafeMade($expect->object('danger'), $dangers)) {
+        if ($isDangerDue && [] === array_filter($expect->object('danger')->map('makeSafe'), static fn (Attributes $act): bool => $proposals->makesSafe(self::act($act)))) {
             $missed[] = 'danger not said: '.$expect->object('danger')->string('words');
         }
 
@@ -163,7 +163,7 @@ final readonly class Walk
         if (!$expect->has('next')) {
             return [[], false, []];
         }
-        $read = static fn (string $key): array => array_map(static fn (Attributes $act): Act => new Act($act->string('act'), $act->string('what', '')), $expect->object('next')->has($key) ? array_values($expect->object('next')->map($key)) : []);
+        $read = static fn (string $key): array => array_map(self::act(...), $expect->object('next')->has($key) ? array_values($expect->object('next')->map($key)) : []);
         [$wanted, $never] = [$read('oneOf'), $read('never')];
         $missed = [];
         if ([] !== $wanted && [] === array_filter($wanted, $proposals->begins(...))) {
@@ -177,30 +177,9 @@ final readonly class Walk
         return [$missed, [] !== $forbidden, array_values(array_map(static fn (Act $act): string => $act->words(), array_filter([...$wanted, ...$never], static fn (Act $act): bool => !$proposals->isNamed($act))))];
     }
 
-    /**
-     * Whether some danger is said with one of the acts that make it safe.
-     *
-     * @param list<ImmediateDanger> $dangers
-     */
-    private static function isSafeMade(Attributes $expected, array $dangers): bool
+    private static function act(Attributes $act): Act
     {
-        foreach ($expected->map('makeSafe') as $act) {
-            foreach ($dangers as $danger) {
-                $devices = array_map(static fn (Part $device): string => $device->id, $danger->devices);
-                $is = match ($act->string('act')) {
-                    'off' => \in_array($act->string('what', ''), $devices, true),
-                    'mainoff' => [] !== array_filter($danger->devices, static fn (Part $device): bool => 'main-switch' === $device->kind),
-                    'distributor' => $danger->isDistributor,
-                    // Said in words beside the device, or where no device takes it away.
-                    default => ImmediateDanger::UNPROTECTED === $danger->kind,
-                };
-                if ($is) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return new Act($act->string('act'), $act->string('what', ''));
     }
 
     /** @return array<string, float> */

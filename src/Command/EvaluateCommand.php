@@ -92,7 +92,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
                 $missed[] = ['house' => $houses[$at % $count]->house->name, 'visit' => intdiv($at, $count), 'truth' => $score->truth, 'tests' => (int) $score->tests, 'advice' => $score->advice->value];
             }
         }
-        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => ([] === $present ? [] : self::measures($present)) + ([] === $quiet ? [] : ['nothing there: no repair advised' => Summary::mean($quiet, static fn (Score $score): float => (float) !\in_array($score->advice, [StopAdvice::Repair, StopAdvice::Swap], true))]), 'kinds' => self::kinds($scores), 'missed' => $missed];
+        $result = ['world' => $input->getOption('world'), 'choice' => $input->getOption('choice'), 'seed' => $number('seed'), 'visits' => \count($scores), 'groups' => $sizes, 'measures' => ([] === $present ? [] : self::measures($present)) + ([] === $quiet ? [] : ['nothing there: no repair advised' => Summary::mean($quiet, static fn (Score $score): float => (float) !($score->advice->isSure() || StopAdvice::Swap === $score->advice))]), 'kinds' => self::kinds($scores), 'missed' => $missed];
         true === $input->getOption('json') ? $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE)) : self::print($output, $result);
 
         return self::SUCCESS;
@@ -130,7 +130,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
             'tests' => static fn (Score $score): float => $score->tests,
             'minutes' => static fn (Score $score): float => $score->minutes,
             'share of something else' => static fn (Score $score): float => $score->somethingElse,
-            'advice to repair' => static fn (Score $score): float => (float) (StopAdvice::Repair === $score->advice),
+            'advice to repair' => static fn (Score $score): float => (float) $score->advice->isSure(),
         ]) + ['calibration error' => ['mean' => $error, 'low' => $error, 'high' => $error]];
     }
 
@@ -151,7 +151,7 @@ final class EvaluateCommand extends Command implements SignalableCommandInterfac
             'visits' => \count($own),
             'top' => \count(array_filter($own, static fn (Score $score): bool => $score->top)) / \count($own),
             'minutes' => array_sum(array_map(static fn (Score $score): float => $score->minutes, $own)) / \count($own),
-            'repair' => \count(array_filter($own, static fn (Score $score): bool => StopAdvice::Repair === $score->advice)) / \count($own),
+            'repair' => \count(array_filter($own, static fn (Score $score): bool => $score->advice->isSure())) / \count($own),
         ], $kinds);
     }
 

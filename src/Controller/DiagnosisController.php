@@ -37,6 +37,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use YellowProbe\Diagnosis\Asking;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Fault\Condition;
@@ -93,6 +94,7 @@ final readonly class DiagnosisController
             $stop->advice->value,
             null === $stop->opening ? $stop->advice->words() : $this->say->of(new Message('advice.open', ['places' => implode(', ', array_map(static fn (Place $place): string => $place->name, $stop->opening->places))]), $house->ruleSet),
             round($stop->lossMinutes, 1),
+            [] === $journal->readings() ? Asking::of($house, $journal->story()) : [],
             $stop->unexplained,
             array_map(fn (Candidate $candidate): NextTestView => $this->views->nextTest($house, $ranking, $now, $candidate), \array_slice($candidates, 0, self::MOST_TESTS)),
             array_map(fn (Forcing $forcing): ForcingView => $this->views->forcing($house, $ranking, $now, $forcing), $forcings),

@@ -916,13 +916,15 @@ export interface components {
         /** @description Whether to test on or to stop, and the tests worth most per minute. */
         AdviceView: {
             /** @enum {string} */
-            advice: "test" | "open" | "repair" | "swap" | "leave" | "done" | "distributor" | "look-again";
+            advice: "test" | "open" | "repair" | "swap" | "explain" | "leave" | "done" | "distributor" | "look-again";
             words: string;
             /**
              * Format: float
              * @description Expected loss of repairing now, in minutes.
              */
             lossMinutes: number;
+            /** @description Before anything is read: what nobody has told yet and would narrow it. */
+            asks: ("device" | "running" | "onset" | "place")[];
             /** @description Where no listed cause fits: readings that nothing explains, the oddest first. */
             unexplained: string[];
             tests: components["schemas"]["NextTestView"][];
@@ -2213,7 +2215,7 @@ export interface components {
              */
             bits: number;
             /**
-             * @description The same by what would be left of the uncertainty over what to repair: up to a tenth, up to 60 %, up to 97 %, more.
+             * @description The same by what would be left of the uncertainty over what to repair: up to a tenth, up to 60 %, up to 95 %, more.
              * @enum {string}
              */
             worth: "settles" | "well" | "little" | "nothing";

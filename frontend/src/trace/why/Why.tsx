@@ -11,7 +11,7 @@ type Suspect = Schemas['SuspectView'];
 type Verb = 'repair' | 'test' | 'safe' | 'leave';
 
 /** Which of the four a kind of advice is. */
-const VERBS: Record<Schemas['AdviceView']['advice'], Verb> = { test: 'test', 'look-again': 'test', repair: 'repair', open: 'repair', swap: 'repair', distributor: 'safe', leave: 'leave', done: 'leave' };
+const VERBS: Record<Schemas['AdviceView']['advice'], Verb> = { test: 'test', 'look-again': 'test', repair: 'repair', open: 'repair', swap: 'repair', distributor: 'safe', explain: 'leave', leave: 'leave', done: 'leave' };
 
 /** What to do on the whole: the one advised stands out, the others say why not. */
 export function Advice({ detail, next }: { detail: Detail; next: Schemas['AdviceView'] | undefined }) {
@@ -30,6 +30,14 @@ export function Advice({ detail, next }: { detail: Detail; next: Schemas['Advice
     const shown = asked ?? advised;
     return (
         <section aria-label={say('advice.title')} className="border-b border-ink pb-1.5">
+            {next.asks.length > 0 && (
+                <p className="mb-1.5">
+                    <strong>{say('advice.ask')}</strong> {next.asks.map((each) => say(`advice.ask.${each}`)).join(' ')}{' '}
+                    <Link className="underline underline-offset-4" to={`/calls/${detail.call.id}/hear`}>
+                        {say('advice.open-hear')}
+                    </Link>
+                </p>
+            )}
             <div role="group" className="grid grid-cols-4 border border-ink">
                 {(['repair', 'test', 'safe', 'leave'] as const).map((verb) => (
                     <button key={verb} type="button" aria-pressed={verb === shown} onClick={() => setAsked(verb)} className={`min-h-11 border-r border-line px-1 leading-tight last:border-r-0 ${verb === advised ? 'bg-ink font-bold text-paper' : verb === shown ? 'font-bold' : ''}`}>
