@@ -5,7 +5,7 @@ import { say } from '../words';
 
 type Suggestion = Schemas['SuggestionView'];
 
-/** What the words may be about, each to be taken with a tap: a word list guesses, only a person says. */
+/** What the words may be about, each to be taken with a tap and given back with another: a word list guesses, only a person says. */
 export function Suggested({ callId, text, isTaken, onTake }: { callId: string; text: string; isTaken: (suggestion: Suggestion) => boolean; onTake: (suggestion: Suggestion) => void }) {
     const rested = useQuiet(text, 600);
     const found = useQuery({
@@ -14,16 +14,16 @@ export function Suggested({ callId, text, isTaken, onTake }: { callId: string; t
         enabled: rested,
         placeholderData: (old) => old,
     });
-    const open = (found.data ?? []).filter((each) => !isTaken(each));
-    if (open.length === 0) {
+    if (!found.data || found.data.length === 0) {
         return null;
     }
     return (
         <div role="group" aria-label={say('tell.suggested')}>
             <p className="text-sm text-soft">{say('tell.suggested')}</p>
             <div className="mt-1 flex flex-wrap gap-2">
-                {open.map((each) => (
-                    <button key={each.field + each.slug} type="button" className="min-h-11 border border-line px-2.5 text-left text-sm" onClick={() => onTake(each)}>
+                {found.data.map((each) => (
+                    <button key={each.field + each.slug} type="button" aria-pressed={isTaken(each)} className={`min-h-11 border px-2.5 text-left text-sm ${isTaken(each) ? 'border-ink bg-ink text-paper' : 'border-line'}`} onClick={() => onTake(each)}>
+                        {isTaken(each) && '✓ '}
                         {each.field === 'running' ? say('tell.runs', { name: each.words }) : each.words}
                     </button>
                 ))}

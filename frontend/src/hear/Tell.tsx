@@ -28,9 +28,9 @@ export function Tell({ detail }: { detail: Detail }) {
     const trips = devices.length > 0;
     const take = ({ field, slug, said }: Schemas['SuggestionView']) => {
         if (field === 'running') {
-            setRunning([...new Set([...running, slug])]);
+            setRunning(running.includes(slug) ? running.filter((each) => each !== slug) : [...running, slug]);
         } else {
-            pick(field)(slug);
+            pick(field)(picked[field] === slug ? '' : slug);
         }
         if (text === '') {
             setText(said);
@@ -56,7 +56,7 @@ export function Tell({ detail }: { detail: Detail }) {
                 <Label className="mb-1 block font-bold">In plain words</Label>
                 <Textarea className={inputLook} rows={3} required maxLength={2000} value={text} onChange={(event) => setText(event.target.value)} />
             </Field>
-            <Suggested callId={callId} text={text} isTaken={({ field, slug }) => (field === 'running' ? running.includes(slug) : picked[field] !== '')} onTake={take} />
+            <Suggested callId={callId} text={text} isTaken={({ field, slug }) => (field === 'running' ? running.includes(slug) : picked[field] === slug)} onTake={take} />
             <Pick label="What happens" value={picked.symptom} onChange={pick('symptom')} empty="Nothing to pick" options={picks.data?.symptoms ?? []} />
             {map.data && <Ticks title={say('tell.where')} groups={map.data.ways.map((way) => ({ name: way.name, options: way.stops.map((stop) => ({ id: stop.place, words: stop.name })) }))} chosen={places} onChange={setPlaces} />}
             {map.data && map.data.loads.length > 0 && <Ticks title={say('tell.running')} groups={[{ name: say('tell.running'), options: map.data.loads.map((load) => ({ id: load.id, words: load.name })) }]} chosen={running} onChange={setRunning} />}
