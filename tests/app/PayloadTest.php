@@ -196,7 +196,7 @@ final class PayloadTest extends KernelTestCase
         $entries = array_map(static fn (Observation $each): string => $each->id->toRfc4122(), self::earlier());
 
         return new PayloadSamples(self::service(OpenApi::class)->json(), $seed, [
-            'place' => ['p-rl-hall', 'p-rl-bay'], 'places' => ['p-rl-hall', 'p-rl-bay', 'p-rl-sink', 'p-rl-hearth'], 'device' => $levers, 'switched' => $levers, 'off' => ['washer', 'fridge'], 'dead' => ['ring-low', 'ring-up'], 'live' => ['lights-up', 'loft'],
+            'place' => ['p-rl-hall', 'p-rl-bay'], 'places' => ['p-rl-hall', 'p-rl-bay', 'p-rl-sink', 'p-rl-hearth'], 'device' => $levers, 'switched' => $levers, 'off' => ['washer', 'fridge'], 'running' => ['washer', 'fridge', 'desktop', 'stair'], 'dead' => ['ring-low', 'ring-up'], 'live' => ['lights-up', 'loft'],
             'instrument' => array_keys(Instruments::all()), 'pair' => $pairs, 'observation' => $entries, 'about' => $entries, 'danger' => $entries, 'by' => $entries, 'setUpAt' => $entries,
             'subject' => $levers, 'test' => ['zs:rl-hall.front:L-E', 'polarity-live:rl-hall.front:L-E', 'r1-r2:rl-hall'],
         ]);
