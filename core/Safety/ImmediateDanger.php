@@ -38,13 +38,13 @@ final readonly class ImmediateDanger
     /**
      * Causes that are a danger to people by themselves, and from which share of belief. A neutral lost before the house burns what
      * is plugged in and makes every case live: one in four is too much. A wire in the wrong place that makes metal the return
-     * hurts whoever touches it, at three in ten; a residual device that is stuck protects nobody, and hurts nobody by itself. A short only gets
+     * hurts whoever touches it, at one in five; a residual device that is stuck protects nobody, and hurts nobody by itself. A short only gets
      * worse by another push of the lever.
      */
     private const LIKELY = [
         self::SUPPLY_NEUTRAL => [0.25, ['supply-neutral-open', 'lost-supply-neutral', 'lost-pen', 'head-crossed', 'supply-polarity-reversed']],
         self::METAL => [0.25, ['earthing-conductor-open']],
-        self::RETURN => [0.3, ['neutral-earth-swapped', 'line-earth-swapped', 'bootleg-earth', 'reversed-bootleg']],
+        self::RETURN => [0.2, ['neutral-earth-swapped', 'line-earth-swapped', 'bootleg-earth', 'reversed-bootleg']],
         self::SHORT => [0.2, ['line-neutral-fault', 'pinched-lead', 'buried-cable-damaged']],
         self::UNPROTECTED => [0.5, ['rcd-stuck']],
     ];

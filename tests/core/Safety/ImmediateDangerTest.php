@@ -49,8 +49,8 @@ final class ImmediateDangerTest extends Asked
     {
         yield 'a neutral lost before the house, at one in four' => ['lost-pen', 0.25, [], ImmediateDanger::SUPPLY_NEUTRAL];
         yield 'and less than that' => ['lost-pen', 0.24, [], null];
-        yield 'metal that is the return' => ['neutral-earth-swapped', 0.3, [], ImmediateDanger::RETURN];
-        yield 'metal that may be, at its act only' => ['neutral-earth-swapped', 0.29, [], null];
+        yield 'metal that is the return' => ['neutral-earth-swapped', 0.2, [], ImmediateDanger::RETURN];
+        yield 'metal that may be, at its act only' => ['neutral-earth-swapped', 0.19, [], null];
         yield 'a short that a breaker has opened for' => ['line-neutral-fault', 0.2, ['way1'], ImmediateDanger::SHORT];
         yield 'a short that nothing has opened for' => ['line-neutral-fault', 0.6, [], null];
         yield 'nobody protected' => ['rcd-stuck', 0.5, [], ImmediateDanger::UNPROTECTED];
