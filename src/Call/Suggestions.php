@@ -25,7 +25,7 @@ final readonly class Suggestions
     {
         $story = $journal->story();
         $suggestions = [];
-        foreach ([$typed, $call->complaint, ...array_map(static fn (array $told): string => $told[1]->text.'; '.$told[1]->when, $journal->standing(Told::class))] as $said) {
+        foreach ([$typed, $call->complaint, ...array_map(static fn (array $told): string => trim($journal->words($told[0]).'; '.$told[1]->when, '; '), $journal->standing(Told::class))] as $said) {
             foreach ($this->heard($said, $story, $journal) as $suggestion) {
                 $suggestions[$suggestion->field.' '.$suggestion->slug] ??= $suggestion;
             }
