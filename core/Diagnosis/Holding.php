@@ -94,12 +94,13 @@ final class Holding
         if ($plan->measurement->instrument instanceof DeviceWatch) {
             return [];
         }
-        $state = $this->isRelieved($plan->measurement->state) ? $plan->measurement->state : $this->resting;
+        $isRelieved = $this->isRelieved($plan->measurement->state);
         $open = [];
         foreach (array_keys(Watched::by($this->house, $plan->measurement)) as $device) {
             $part = $this->house->parts[$device];
-            if (1.0 - $this->holds($part, $this->resting) >= self::OPENS) {
-                $open += array_filter($this->closed($part, $state), static fn (float $closed): bool => $closed < self::EVEN);
+            // With something off or out it is worked out anew, for a device that is suspected alone: elsewhere that tells too little.
+            if (1.0 - $this->holds($part, $this->resting) >= ($isRelieved ? self::EVEN : self::OPENS)) {
+                $open += array_filter($this->closed($part, $isRelieved ? $plan->measurement->state : $this->resting), static fn (float $closed): bool => $closed < self::EVEN);
             }
         }
 

@@ -191,7 +191,7 @@ test('what was away when it was looked for is brought out: tapped meanwhile, ove
     const post = async (path: string, data: unknown) => {
         let answer = await page.request.post(`/api/${path}`, { data });
         // What a worker works out is asked for again.
-        for (let asked = 0; answer.status() === 202 && asked < 100; ++asked) {
+        for (let asked = 0; answer.status() === 202 && asked < 300; ++asked) {
             await new Promise((resolve) => setTimeout(resolve, 200));
             answer = await page.request.post(`/api/${path}`, { data });
         }
