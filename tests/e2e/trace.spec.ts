@@ -185,6 +185,7 @@ test('volts across a joint: from its conductor to its terminal, a load drawing t
 });
 
 test('what was away when it was looked for is brought out: tapped meanwhile, over a reload, and that goes with the reading', async ({ page }) => {
+    test.setTimeout(240_000);
     await login(page);
     const id = () => `0193${Date.now().toString(16).slice(-4)}-0000-7000-8000-${Math.random().toString(16).slice(2, 14).padEnd(12, '0')}`;
     const [house, call] = [id(), id()];
