@@ -52,7 +52,7 @@ final readonly class Heard
     /** A thing is named by all words of its name, by the last of them where that says enough, or by another word for it. */
     private function isNamed(string $name, string $text): bool
     {
-        $own = array_map(preg_quote(...), preg_split('/[\s,]+/u', mb_strtolower($name), -1, \PREG_SPLIT_NO_EMPTY) ?: []);
+        $own = array_map(static fn (string $word): string => preg_quote($word, '/'), preg_split('/[\s,]+/u', mb_strtolower($name), -1, \PREG_SPLIT_NO_EMPTY) ?: []);
         if ([] === $own) {
             return false;
         }

@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use App\Call\TradeData;
 use PHPUnit\Framework\Attributes\DataProvider;
+use YellowProbe\Installation\House;
 
 /** Plain words suggest what of the lists they may be about; what is tapped weighs, and nothing before. */
 final class HeardTest extends ApiTestCase
@@ -32,6 +33,13 @@ final class HeardTest extends ApiTestCase
         $heard = self::service(TradeData::class)->heard();
         self::assertSame($symptoms, $heard->symptoms($said));
         self::assertSame($contexts, $heard->contexts($said));
+    }
+
+    public function testANameMayHoldAnySign(): void
+    {
+        $house = House::fromDocument(['format' => 'yellow-probe/house/1', 'name' => 'One', 'ruleSet' => 'A', 'places' => ['p' => ['kind' => 'point', 'name' => 'Den']], 'parts' => ['tv' => ['kind' => 'light', 'place' => 'p', 'name' => 'Aerial/TV (old)']], 'cables' => [], 'circuits' => []]);
+        self::assertSame(['tv'], self::service(TradeData::class)->heard()->appliances($house, 'When the Aerial/TV (old) is on.'));
+        self::assertSame([], self::service(TradeData::class)->heard()->appliances($house, 'When the aerial is on.'));
     }
 
     public function testEverySlugOfTheWordListIsOneOfTheLists(): void

@@ -5,12 +5,16 @@ import { say } from '../words';
 
 type Suggestion = Schemas['SuggestionView'];
 
+/** What goes into an address, whatever the script: the end of what is being typed. */
+const MOST_CHARACTERS = 500;
+
 /** What the words may be about, each to be taken with a tap and given back with another: a word list guesses, only a person says. */
 export function Suggested({ callId, text, isTaken, onTake }: { callId: string; text: string; isTaken: (suggestion: Suggestion) => boolean; onTake: (suggestion: Suggestion) => void }) {
-    const rested = useQuiet(text, 600);
+    const latest = text.slice(-MOST_CHARACTERS);
+    const rested = useQuiet(latest, 600);
     const found = useQuery({
-        queryKey: ['call', callId, 'suggestions', text],
-        queryFn: () => got(api.GET('/api/calls/{id}/suggestions', { params: { path: { id: callId }, query: { text } } })),
+        queryKey: ['call', callId, 'suggestions', latest],
+        queryFn: () => got(api.GET('/api/calls/{id}/suggestions', { params: { path: { id: callId }, query: { text: latest } } })),
         enabled: rested,
         placeholderData: (old) => old,
     });
