@@ -25,6 +25,9 @@ final readonly class Cell
     /** A number moves the factors; what lies beyond the range is only moved by them. */
     public bool $isNumber;
 
+    /** Lamps, sounds and no reading are no places on the line: what the factors do does not matter to them. */
+    public bool $isPlain;
+
     public float $middle;
 
     /** The middle on the line. */
@@ -37,6 +40,7 @@ final readonly class Cell
     {
         $kind = $piece->reading->kind;
         $this->isNumber = ShownKind::Value === $kind && $piece->display->isLine();
+        $this->isPlain = ShownKind::Nothing === $kind || !$piece->display->isLine();
         [$low, $high] = $piece->display->isLine() && ShownKind::Nothing !== $kind ? $piece->display->cell($piece->reading) : [0.0, 0.0];
         [$this->low, $this->high] = [sinh($low), sinh($high)];
         $this->slip = $piece->blunder * $piece->display->broad($piece->reading);

@@ -10,6 +10,9 @@ namespace YellowProbe\Diagnosis;
  */
 final class FittedRows
 {
+    /** Nats by which a guess may be too low for whoever is dismissed by it. */
+    private const UNSURE = 1.0;
+
     /** The house as surveyed. */
     public readonly LikelihoodResult $sound;
 
@@ -26,7 +29,10 @@ final class FittedRows
     /** @var array<string, LikelihoodResult> beside the sound house's fit */
     private array $near = [];
 
-    /** @var array<string, float> nats above the sound house that they could come to at most */
+    /** @var array<string, float> nats above the sound house that they could come to at most, by a glance */
+    private array $guesses = [];
+
+    /** @var array<string, float> the same more closely */
     private array $hopes = [];
 
     /** @var array<string, LikelihoodResult> by what each reading says alone */
@@ -54,6 +60,7 @@ final class FittedRows
         $rows = new self($evidence);
         $rows->whole = $this->whole;
         $rows->near = $this->near;
+        $rows->guesses = $this->guesses;
         $rows->hopes = $this->hopes;
 
         return $rows;
@@ -104,21 +111,40 @@ final class FittedRows
      */
     public function near(string $key, array $apart, float $hopeless): LikelihoodResult
     {
+        if (!isset($this->near[$key]) && $this->guess($key, $apart) <= $hopeless - self::UNSURE) {
+            return $this->glanced($key, $apart, $this->guess($key, $apart));
+        }
         $hope = $this->hope($key, $apart);
 
         return $hope > $hopeless
             ? $this->near[$key] ??= $this->joined($apart, $this->likelihood->near($apart, $hope - $this->gained($apart)))
-            : $this->alone[$key] ??= $this->joined($apart, $this->likelihood->glanced($apart, $hope - $this->gained($apart)));
+            : $this->glanced($key, $apart, $hope);
     }
 
     /**
      * @param array<int, int> $apart
      *
-     * @return float nats above the sound house that they could come to at most
+     * @return float nats above the sound house that they could come to at most, by a glance
      */
-    public function hope(string $key, array $apart): float
+    public function guess(string $key, array $apart): float
+    {
+        return $this->guesses[$key] ??= $this->likelihood->guess($apart) + $this->gained($apart);
+    }
+
+    /**
+     * @param array<int, int> $apart
+     *
+     * @return float the same more closely
+     */
+    private function hope(string $key, array $apart): float
     {
         return $this->hopes[$key] ??= $this->likelihood->hope($apart) + $this->gained($apart);
+    }
+
+    /** @param array<int, int> $apart */
+    private function glanced(string $key, array $apart, float $hope): LikelihoodResult
+    {
+        return $this->alone[$key] ??= $this->joined($apart, $this->likelihood->glanced($apart, $hope - $this->gained($apart)));
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Instrument\PatternInstrument;
 use YellowProbe\Instrument\ShownKind;
 
 /** One reading held against every row of its table, the factors free: most causes are dismissed by that alone. */
@@ -18,10 +17,9 @@ final class Glance
     public static function at(Rows $rows, Evidence $piece, Cell $cell, array $factors): array
     {
         $logs = [];
-        $isPlain = self::isPlain($piece);
-        $freed = $isPlain ? [] : $rows->freed($factors);
+        $freed = $cell->isPlain ? [] : $rows->freed($factors);
         for ($place = 0, $count = \count($rows); $place < $count; ++$place) {
-            $logs[] = self::log($rows, $place, $piece, $cell, $isPlain, $freed[$place] ?? 0.0);
+            $logs[] = self::log($rows, $place, $piece, $cell, $freed[$place] ?? 0.0);
         }
 
         return $logs;
@@ -30,17 +28,12 @@ final class Glance
     /** The same of one row, with all of its factors free. */
     public static function alone(Rows $rows, int $place, Evidence $piece): float
     {
-        return self::log($rows, $place, $piece, new Cell($piece), self::isPlain($piece), $rows->reach($place));
+        return self::log($rows, $place, $piece, new Cell($piece), $rows->reach($place));
     }
 
-    private static function isPlain(Evidence $piece): bool
+    private static function log(Rows $rows, int $place, Evidence $piece, Cell $cell, float $freed): float
     {
-        return $piece->display->instrument instanceof PatternInstrument || ShownKind::Nothing === $piece->reading->kind;
-    }
-
-    private static function log(Rows $rows, int $place, Evidence $piece, Cell $cell, bool $isPlain, float $freed): float
-    {
-        $own = $isPlain || ShownKind::Nothing === $rows->kind($place)
+        $own = $cell->isPlain || ShownKind::Nothing === $rows->kind($place)
             ? $piece->display->plainProbability($rows->row($place)->shown, $piece->reading) ?? 0.0
             : Noise::of($cell->low, $cell->high, $rows->zs[$place], $rows->sigmas[$place] ** 2 + $cell->variance, $freed);
 

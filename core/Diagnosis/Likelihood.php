@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Installation\Factors;
+use YellowProbe\Instrument\ShownKind;
 
 /**
  * Log-probability of all displayed outcomes under one cause at one severity, the shared factors integrated out.
@@ -25,9 +25,6 @@ final class Likelihood
     /** A reading that somebody doubts is as likely a blunder as not. */
     public const DOUBTED = 0.5;
 
-    /** Nats below the sound house, each reading by itself, from which on nothing more is hoped for. */
-    private const HOPELESS = -16.0;
-
     /** Deviations of all that moves a reading within which the factors may have gone there. */
     private const REACHED = 5.0;
 
@@ -36,6 +33,9 @@ final class Likelihood
 
     /** Nats by which the readings of a cause may differ from the sound house's for the factors to stay where they are. */
     private const SLIGHT = 0.5;
+
+    /** The same of the least changed beside others that move them. */
+    private const SLIGHT_BESIDE = 0.1;
 
     /** @var list<Cell> by reading */
     private array $cells = [];
@@ -61,6 +61,9 @@ final class Likelihood
     /** @var array<int, array<int, float>> log-probability with the factors as the house as surveyed has them, by reading and place of the row */
     private array $there = [];
 
+    /** @var array<int, array<int, array{float, float, float}>> {@see prospect}, by reading and place of the row */
+    private array $prospects = [];
+
     private readonly LikelihoodResult $sound;
 
     /** @var list<float> nats by which each reading suits the house as surveyed better once what all readings say of the factors is known */
@@ -71,6 +74,9 @@ final class Likelihood
 
     /** Nats that the sound house pays for factors that are not as surveyed: a cause that needs them as they are pays nothing. */
     private readonly float $paid;
+
+    /** @var array<int, array<int, int>> {@see Rows::columns}, by reading */
+    private array $columns = [];
 
     private readonly FactorFit $factorFit;
 
@@ -123,27 +129,51 @@ final class Likelihood
     }
 
     /**
-     * Nats above the sound house that a cause could come to at most, roughly: each reading with the factors where they suit it best,
-     * and what the sound house pays for them, or loses by taking readings for slips, given back.
+     * Nats above the sound house that a cause could come to at most, by a glance at each reading: as much is given back for what all
+     * readings say of the factors as the sound house gains by it. Where one shift of a factor explains many readings it may be more.
+     *
+     * @param array<int, int> $apart
+     */
+    public function guess(array $apart): float
+    {
+        if ([] === $apart) {
+            return 0.0;
+        }
+        $nats = $this->let($apart);
+        foreach ($apart as $i => $place) {
+            $nats += $this->glances[$i][$place] - $this->sound->each[$i] + $this->strains[$i];
+        }
+
+        return $nats;
+    }
+
+    /**
+     * The same more closely: each reading with the factors where they suit it best.
      *
      * @param array<int, int> $apart
      */
     public function hope(array $apart): float
     {
-        $nats = $strain = 0.0;
-        foreach ($apart as $i => $place) {
-            $nats += $this->glances[$i][$place] - $this->sound->each[$i];
-            $strain += $this->strains[$i];
-        }
-
         if ([] === $apart) {
             return 0.0;
         }
-        // What it does not change may be no slip any more where it lets the factors go.
-        $freed = $this->paid + array_sum(array_diff_key($this->regainable, $apart));
-        $nats += $freed;
+        $nats = 0.0;
+        foreach ($apart as $i => $place) {
+            $nats += $this->glances[$i][$place] - $this->sound->each[$i];
+        }
 
-        return $nats + $strain > self::HOPELESS ? max($nats, $freed + $this->beside($apart)) : $nats;
+        return $this->let($apart) + max($nats, $this->beside($apart));
+    }
+
+    /**
+     * Nats that the sound house pays for factors that are not as surveyed, and loses by taking for slips what a cause does not change
+     * and may explain where it lets the factors go.
+     *
+     * @param array<int, int> $apart
+     */
+    private function let(array $apart): float
+    {
+        return $this->paid + ([] === $this->regainable ? 0.0 : array_sum(array_diff_key($this->regainable, $apart)));
     }
 
     /**
@@ -175,11 +205,17 @@ final class Likelihood
             return $this->sound;
         }
         $changed = $this->changed($apart);
-        $slight = $this->slight($apart, $changed);
-        $straight = null === $slight ? $this->straight($apart, $changed) : [];
-        // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
-        $most = null === $slight ? $this->sound->log + ($hope ?? $this->hope($apart)) - array_sum(array_diff_key($this->regainable, $apart)) + array_sum(array_intersect_key($this->regainable, array_flip($this->fit->freed($straight)))) : null;
-        [$log, $each] = $slight ?? $this->fit->with($straight);
+        [$each, $rest] = $this->slight($apart, $changed);
+        $log = $this->sound->log + array_sum($each) - array_sum(array_intersect_key($this->sound->each, $each));
+        $most = null;
+        if ([] !== $rest) {
+            $straight = $this->straight($apart, $rest);
+            // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
+            $most = $this->sound->log + ($hope ?? $this->hope($apart)) - array_sum(array_diff_key($this->regainable, $apart)) + array_sum(array_intersect_key($this->regainable, array_flip($this->fit->freed($straight))));
+            [$gained, $moved] = $this->fit->with($straight);
+            $log += $gained - $this->sound->log;
+            $each += $moved;
+        }
 
         return new LikelihoodResult($log, array_values(array_replace($this->sound->each, $each)), $this->factors, [], $most);
     }
@@ -193,44 +229,62 @@ final class Likelihood
     private function beside(array $apart): float
     {
         $nats = $most = $farthest = 0.0;
-        foreach ($this->changed($apart) as $i => $term) {
-            $free = max($term->log, $this->there($i, $apart[$i], $term));
-            $nats += $free - $this->sound->each[$i];
-            $deviations = $this->cells[$i]->deviations($term);
-            $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
-            // What many readings would gain by a little each, no factors can give to all of them.
-            $gains = $followed > $free + self::GAINS;
-            $most += ($gains ? $followed : $free) - $this->sound->each[$i];
-            $farthest = $gains ? max($farthest, $deviations) : $farthest;
+        foreach ($apart as $i => $place) {
+            [$free, $moved, $deviations] = $this->prospects[$i][$place] ??= $this->prospect($i, $place);
+            $nats += $free;
+            $most += $moved;
+            $farthest = max($farthest, $deviations);
         }
 
         return max($nats, $most - 0.5 * $farthest ** 2);
     }
 
+    /** @return array{float, float, float} nats above the sound house with the factors to itself or as that has them, the same gone to where it wants them, and by how many deviations these go; none where they gain nothing by that */
+    private function prospect(int $i, int $place): array
+    {
+        $term = $this->known[$i][$place] ??= $this->term($i, $place);
+        $free = max($term->log, $this->there($i, $place, $term));
+        $deviations = $this->cells[$i]->deviations($term);
+        $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
+        // What many readings would gain by a little each, no factors can give to all of them.
+        $gains = $followed > $free + self::GAINS;
+
+        return [$free - $this->sound->each[$i], ($gains ? $followed : $free) - $this->sound->each[$i], $gains ? $deviations : 0.0];
+    }
+
     /**
-     * With the factors where the house as surveyed has them; null where the readings would differ so much that these move.
+     * Readings that the cause changes so little that together they move no factor: with these where the house as surveyed has them.
      *
      * @param array<int, int>  $apart
      * @param array<int, Term> $changed
      *
-     * @return array{float, array<int, float>}|null
+     * @return array{array<int, float>, array<int, Term>} log-probability of each of them, and the others
      */
-    private function slight(array $apart, array $changed): ?array
+    private function slight(array $apart, array $changed): array
     {
-        $each = [];
-        $log = $this->sound->log;
-        $nats = 0.0;
+        $each = $nats = [];
         foreach ($changed as $i => $term) {
             $each[$i] = $own = $this->there($i, $apart[$i], $term);
-            $log += $own - $this->sound->each[$i];
             // And as much with the factors free: another fit may suit the cause where the sound house strains.
-            $nats += max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
-            if ($nats > self::SLIGHT) {
-                return null;
+            $nats[$i] = max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
+        }
+        $sum = array_sum($nats);
+        if ($sum <= self::SLIGHT) {
+            return [$each, []];
+        }
+        // The least of them, as long as they are little together.
+        asort($nats);
+        $rest = $changed;
+        $sum = 0.0;
+        foreach ($nats as $i => $own) {
+            $sum += $own;
+            if ($sum > self::SLIGHT_BESIDE) {
+                break;
             }
+            unset($rest[$i]);
         }
 
-        return [$log, $each];
+        return [array_diff_key($each, $rest), $rest];
     }
 
     private function there(int $i, int $place, Term $term): float
@@ -262,8 +316,8 @@ final class Likelihood
     private function straight(array $apart, array $changed): array
     {
         $straight = [];
-        foreach ($apart as $i => $place) {
-            $straight[$i] = $this->straight[$i][$place] ??= $changed[$i]->straight($this->theta);
+        foreach ($changed as $i => $term) {
+            $straight[$i] = $this->straight[$i][$apart[$i]] ??= $term->straight($this->theta);
         }
 
         return $straight;
@@ -271,8 +325,21 @@ final class Likelihood
 
     private function term(int $i, int $place): Term
     {
-        $row = $this->evidence[$i]->table()->rows->row($place);
+        $rows = $this->evidence[$i]->table()->rows;
+        $log = $this->glances[$i][$place];
+        if ($this->cells[$i]->isPlain || ShownKind::Nothing === $rows->kind($place)) {
+            return Term::plain($log);
+        }
+        $sigma = $rows->sigmas[$place];
+        $moves = $rows->moves($place, $this->columns[$i] ??= $rows->columns($this->factors), Term::STILL);
+        if (isset($this->again[$i])) {
+            [$sigma, $shared] = Repeated::shared($rows->row($place)->shown, $sigma, $this->evidence[$i]->display);
+            if ($shared > Term::STILL) {
+                $moves[$this->factors[$this->again[$i]]] = $shared;
+                ksort($moves);
+            }
+        }
 
-        return Term::of(isset($this->again[$i]) ? Repeated::shared($row, $this->again[$i], $this->evidence[$i]->display) : $row, $this->glances[$i][$place], $this->evidence[$i], $this->cells[$i], $this->factors);
+        return Term::of($rows->zs[$place], $sigma, $moves, $log, $this->evidence[$i], $this->cells[$i], $this->factors);
     }
 }

@@ -133,7 +133,7 @@ final class Ranker
     {
         $hopes = $ids = [];
         foreach ($hypotheses as $at => $hypothesis) {
-            $hopes[] = Hypothesis::ELSE === $hypothesis->id ? \INF : log($hypothesis->prior) + max([-\INF, ...array_map(fn (array $rows): float => $this->rows->hope($rows[0], $rows[1]), $this->rows->apart($hypothesis))]);
+            $hopes[] = Hypothesis::ELSE === $hypothesis->id ? \INF : log($hypothesis->prior) + max([-\INF, ...array_map(fn (array $rows): float => $this->rows->guess($rows[0], $rows[1]), $this->rows->apart($hypothesis))]);
             $ids[] = $hypothesis->id;
         }
         $order = array_keys($hypotheses);

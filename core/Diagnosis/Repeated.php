@@ -69,14 +69,18 @@ final class Repeated
         return $factors;
     }
 
-    /** A row with what is left unsaid of it as such a factor, and the tester's own noise alone as its deviation. */
-    public static function shared(Row $row, string $factor, Display $display): Row
+    /**
+     * What is left unsaid of a row as such a factor, and the tester's own noise alone as its deviation.
+     *
+     * @return array{float, float} that deviation, and how far a deviation of the factor moves the row
+     */
+    public static function shared(Shown $shown, float $sigma, Display $display): array
     {
-        if (!is_finite($row->shown->value) || (ShownKind::Value !== $row->shown->kind && ShownKind::Over !== $row->shown->kind)) {
-            return $row;
+        if (!is_finite($shown->value) || (ShownKind::Value !== $shown->kind && ShownKind::Over !== $shown->kind)) {
+            return [$sigma, 0.0];
         }
-        $own = max($display->noise($row->shown), Row::LEAST);
+        $own = max($display->noise($shown), Row::LEAST);
 
-        return $own >= $row->sigma ? $row : new Row($row->shown, $row->z, $own, $row->moves + [$factor => sqrt($row->sigma ** 2 - $own ** 2)]);
+        return $own >= $sigma ? [$sigma, 0.0] : [$own, sqrt($sigma ** 2 - $own ** 2)];
     }
 }

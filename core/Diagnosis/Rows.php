@@ -118,6 +118,50 @@ final class Rows implements \Countable
         return self::KINDS[$this->kinds[$place]];
     }
 
+    /**
+     * Where the moves of free factors stand in each row, in the order in which these come.
+     *
+     * @param array<string, int> $factors factor => its place in a system
+     *
+     * @return array<int, int> column => the factor's place
+     */
+    public function columns(array $factors): array
+    {
+        $columns = [];
+        foreach ($this->factors as $column => $factor) {
+            if (isset($factors[$factor])) {
+                $columns[$column] = $factors[$factor];
+            }
+        }
+        asort($columns);
+
+        return $columns;
+    }
+
+    /**
+     * What such factors move a row by, without the row being made: for those who ask it of thousands.
+     *
+     * @param array<int, int> $columns {@see columns}
+     * @param float           $still   what moves it no further is left out
+     *
+     * @return array<int, float> by the factor's place, in their order
+     */
+    public function moves(int $place, array $columns, float $still): array
+    {
+        $width = 2 + \count($this->factors);
+        /** @var array<int, float> $doubles from 1 on, the first two are no moves */
+        $doubles = unpack("e$width", $this->packed, self::BYTES * $width * $place) ?: [];
+        $moves = [];
+        foreach ($columns as $column => $factor) {
+            // What is not a number is no further than anything.
+            if (abs($doubles[3 + $column]) > $still) {
+                $moves[$factor] = $doubles[3 + $column];
+            }
+        }
+
+        return $moves;
+    }
+
     /** Variance on the display's line that all factors together bring to a row. */
     public function reach(int $place): float
     {

@@ -10,7 +10,8 @@ use YellowProbe\Instrument\Unit;
 /** What the fit asks of one row beside one reading again and again. */
 final class Term
 {
-    private const STILL = 1e-9;
+    /** What moves a row no further does not move it. */
+    public const STILL = 1e-9;
 
     /** One deviation of what comes from outside, of its logarithm. */
     private const STEP = Factors::SPREADS[Factors::OUTSIDE];
@@ -42,59 +43,62 @@ final class Term
         $this->reach = sqrt($square);
     }
 
+    /** A reading or a row that is no number. */
+    public static function plain(float $log): self
+    {
+        return new self([], [], [], null, 1.0, 0.0, 1.0, 0.0, $log, true);
+    }
+
     /**
+     * @param float              $z       where the row lies
+     * @param float              $sigma   its own deviation
+     * @param array<int, float>  $moves   by place of the factor, rising; {@see STILL}
      * @param float              $log     log-probability with the factors free
      * @param array<string, int> $factors factor => place in the system
      */
-    public static function of(Row $row, float $log, Evidence $piece, Cell $cell, array $factors): self
+    public static function of(float $z, float $sigma, array $moves, float $log, Evidence $piece, Cell $cell, array $factors): self
     {
-        if (null !== $piece->display->plainProbability($row->shown, $piece->reading)) {
-            return new self([], [], [], null, 1.0, 0.0, 1.0, 0.0, $log, true);
-        }
-        $moves = [];
-        foreach ($row->moves as $factor => $move) {
-            if (isset($factors[$factor]) && abs($move) > self::STILL) {
-                $moves[$factors[$factor]] = $move;
-            }
-        }
-        ksort($moves);
-        $place = array_flip(array_keys($moves));
+        $at = array_keys($moves);
+        $outside = $moves[$factors[Factors::OUTSIDE] ?? -1] ?? null;
         $moves = array_values($moves);
+        $source = null;
+        if (null !== $outside && \in_array($piece->measurement->instrument->unit(), [Unit::Volt, Unit::Ampere], true)) {
+            $source = self::source($z, $outside, (int) array_search($factors[Factors::OUTSIDE], $at, true));
+        }
         $bends = [];
         $table = $piece->table();
-        // A row far from the sound house's has little to do with what bends that.
-        $near = [] === $table->bends ? 0.0 : exp(-abs($row->z - $table->sound()->z));
-        $source = self::source($row, $piece, $place[$factors[Factors::OUTSIDE] ?? -1] ?? null);
-        foreach ($table->bends as [$one, $other, $bend]) {
-            if (null !== $source && Factors::OUTSIDE === $one && $one === $other) {
-                continue;
-            }
-            [$p, $q] = [$place[$factors[$one] ?? -1] ?? null, $place[$factors[$other] ?? -1] ?? null];
-            if (null !== $p && null !== $q) {
-                $bends[] = [$p, $q, $near * $bend];
-                // Moves are those of one deviation up: half of its own bend is in them.
-                $moves[$p] -= $p === $q ? 0.5 * $near * $bend : 0.0;
+        if ([] !== $table->bends) {
+            $place = array_flip($at);
+            // A row far from the sound house's has little to do with what bends that.
+            $near = exp(-abs($z - $table->rows->zs[PredictionTable::SOUND]));
+            foreach ($table->bends as [$one, $other, $bend]) {
+                if (null !== $source && Factors::OUTSIDE === $one && $one === $other) {
+                    continue;
+                }
+                [$p, $q] = [$place[$factors[$one] ?? -1] ?? null, $place[$factors[$other] ?? -1] ?? null];
+                if (null !== $p && null !== $q) {
+                    $bends[] = [$p, $q, $near * $bend];
+                    // Moves are those of one deviation up: half of its own bend is in them.
+                    $moves[$p] -= $p === $q ? 0.5 * $near * $bend : 0.0;
+                }
             }
         }
-        $variance = $row->sigma ** 2 + $cell->variance;
+        $variance = $sigma ** 2 + $cell->variance;
 
-        return new self(array_keys($place), $moves, $bends, $source, $variance, $row->z, $row->sigma, max(0.0, 1.0 - $cell->slip / exp($log)) / $variance, $log, false);
+        return new self($at, $moves, $bends, $source, $variance, $z, $sigma, max(0.0, 1.0 - $cell->slip / exp($log)) / $variance, $log, false);
     }
 
     /**
      * What comes from outside is a source: volts and currents grow with its multiplier, R(θ) = R₀ + B·(e^(s·θ) − 1), with B from
      * one deviation up. On the display's line that is far from straight once the source is most of what is read.
      *
-     * @return array{int, float, float}|null
+     * @return array{int, float, float}
      */
-    private static function source(Row $row, Evidence $piece, ?int $place): ?array
+    private static function source(float $z, float $outside, int $place): array
     {
-        if (null === $place || !\in_array($piece->measurement->instrument->unit(), [Unit::Volt, Unit::Ampere], true)) {
-            return null;
-        }
-        $shown = sinh($row->z);
+        $shown = sinh($z);
 
-        return [$place, $shown, (sinh($row->z + $row->moves[Factors::OUTSIDE]) - $shown) / (exp(self::STEP) - 1.0)];
+        return [$place, $shown, (sinh($z + $outside) - $shown) / (exp(self::STEP) - 1.0)];
     }
 
     /**

@@ -100,6 +100,24 @@ final class LikelihoodTest extends TestCase
         self::assertLessThan($likelihood->of($alike)->log - 10.0, $glanced->log);
         self::assertEqualsWithDelta($likelihood->sound()->log + $likelihood->hope($alike), $glanced->most, 1e-9, 'what it is worth looking at again for');
         self::assertLessThan(-16.0, $likelihood->hope(array_fill(0, 10, 2)));
+        // By a glance as much is given back as the sound house gains by what the readings say of the factor together.
+        self::assertGreaterThan($likelihood->hope($alike) - 1.0, $likelihood->guess($alike));
+        self::assertLessThan(-16.0, $likelihood->guess(array_fill(0, 10, 2)));
+        self::assertSame([0.0, 0.0], [$likelihood->hope([]), $likelihood->guess([])]);
+    }
+
+    public function testWhatACauseHardlyChangesStaysWhereTheSoundHouseHasIt(): void
+    {
+        // Nine readings that the cause changes by a thousandth, and one that it changes by a fifth: the fit of the one is the whole of it.
+        $display = new Display(Instruments::get('low-ohm'));
+        $row = static fn (float $ohms): Row => new Row(Shown::value($ohms), $display->z($ohms), 0.03, ['length' => 0.2]);
+        $likelihood = new Likelihood(array_map(static fn (string $shown): Evidence => self::evidence('low-ohm', $shown, Likelihood::BLUNDER, $row(0.5), $row(0.5005), $row(0.6)), ['0.51', '0.50', '0.49', '0.50', '0.51', '0.50', '0.50', '0.49', '0.50', '0.52']));
+        $all = [9 => 2] + array_fill(0, 9, 1);
+        $near = $likelihood->near($all);
+        self::assertEqualsWithDelta($likelihood->of($all)->log, $near->log, 0.25);
+        self::assertLessThan($likelihood->sound()->log - 2.0, $near->log);
+        self::assertEqualsWithDelta($likelihood->of($all)->each[9], $near->each[9], 0.1, 'each reading at its place');
+        self::assertEqualsWithDelta($likelihood->of(array_fill(0, 10, 1))->log, $likelihood->near(array_fill(0, 10, 1))->log, 0.05);
     }
 
     public function testWhatACauseLeavesAloneMayBeNoSlipBesideIt(): void

@@ -65,9 +65,9 @@ final class RepeatedTest extends TestCase
         // A row known to 0.3 on the line, of which the tester's noise is little, and the same read twice: a sum over what is common to both.
         $display = new Display(Instruments::get('low-ohm'));
         $row = new Row(Shown::value(0.5), $display->z(0.5), 0.3, []);
-        $alone = Repeated::shared($row, 'again', $display);
-        self::assertLessThan(0.1, $alone->sigma);
-        self::assertEqualsWithDelta(0.3, hypot($alone->sigma, $alone->moves['again']), 1e-12);
+        [$alone, $shared] = Repeated::shared($row->shown, $row->sigma, $display);
+        self::assertLessThan(0.1, $alone);
+        self::assertEqualsWithDelta(0.3, hypot($alone, $shared), 1e-12);
         $pieces = static fn (string ...$at): array => array_map(static function (string $typed, string $lead) use ($row): Evidence {
             $table = PredictionTable::of([Hypothesis::SOUND => [new Row(Shown::value(5.0), 2.0, 0.3, [])], 'others' => [$row]], []);
 
@@ -81,8 +81,8 @@ final class RepeatedTest extends TestCase
         $same = $pieces('b', 'b');
         $sum = 0.0;
         for ($step = -600; $step <= 600; ++$step) {
-            $place = $row->z + $alone->moves['again'] * $step / 100.0;
-            $sum += exp(-0.5 * ($step / 100.0) ** 2) / sqrt(2.0 * \M_PI) / 100.0 * $own($same[0], $place, $alone->sigma) * $own($same[1], $place, $alone->sigma);
+            $place = $row->z + $shared * $step / 100.0;
+            $sum += exp(-0.5 * ($step / 100.0) ** 2) / sqrt(2.0 * \M_PI) / 100.0 * $own($same[0], $place, $alone) * $own($same[1], $place, $alone);
         }
         self::assertEqualsWithDelta(log($sum), (new Likelihood($same))->of([1, 1])->log, 0.15);
 
