@@ -40,10 +40,12 @@ final class AtTimes
     /**
      * The last of the shares is that it is quiet in the latest half hour, loaded or not: what a load has shown is there to be repaired.
      *
-     * @param list<LikelihoodResult> $results by severity, there all the time
+     * @param list<LikelihoodResult> $results  by severity, there all the time
+     * @param float                  $hopeless nats above the sound house up to which what it shows in some episodes changes nothing that anybody sees
      */
-    public function standing(Hypothesis $hypothesis, array $results, bool $whole): Standing
+    public function standing(Hypothesis $hypothesis, array $results, bool $whole, float $hopeless): Standing
     {
+        $hopeless = $whole ? -\INF : $hopeless;
         $brings = $hypothesis->conditions();
         $episodes = $this->episodes[$hypothesis->kind?->slug() ?? ''] ??= $this->episodes($brings);
         $sound = $this->rows->sound;
@@ -57,8 +59,8 @@ final class AtTimes
             $presences = array_map(fn (array $own): float => $this->evidence[min($own)]->exposure->presence($brings), $noticed);
             [$log, $there] = match (true) {
                 [] === $noticed => [0.0, []],
-                \count($noticed) <= ($whole ? self::MOST : self::MOST_BESIDE) => $this->together($apart, $noticed, $presences, $always, $whole),
-                default => $this->eachAlone($apart, $noticed, $presences, $whole),
+                \count($noticed) <= ($whole ? self::MOST : self::MOST_BESIDE) => $this->together($apart, $noticed, $presences, $always, $hopeless),
+                default => $this->eachAlone($apart, $noticed, $presences, $hopeless),
             };
             $logs[$severity] = $sound->log + $often[$severity] + $log;
             $seen = array_filter($there, fn (string $key): bool => $this->evidence[min($noticed[$key])]->exposure->episode === $this->latest, \ARRAY_FILTER_USE_KEY);
@@ -80,7 +82,7 @@ final class AtTimes
      *
      * @return array{float, array<string, float>} nats above the sound house, and by episode how likely it was there
      */
-    private function together(array $apart, array $episodes, array $presences, LikelihoodResult $always, bool $whole): array
+    private function together(array $apart, array $episodes, array $presences, LikelihoodResult $always, float $hopeless): array
     {
         $keys = array_keys($episodes);
         $all = (1 << \count($keys)) - 1;
@@ -96,7 +98,7 @@ final class AtTimes
             $logs[] = $log + match ($set) {
                 0 => 0.0,
                 $all => $always->log - $this->rows->sound->log,
-                default => $this->gain($apart, $readings, $whole),
+                default => $this->gain($apart, $readings, $hopeless),
             };
         }
         [$log, $shares] = LogSum::of($logs);
@@ -115,12 +117,12 @@ final class AtTimes
      *
      * @return array{float, array<string, float>}
      */
-    private function eachAlone(array $apart, array $episodes, array $presences, bool $whole): array
+    private function eachAlone(array $apart, array $episodes, array $presences, float $hopeless): array
     {
         $nats = 0.0;
         $there = [];
         foreach ($episodes as $key => $own) {
-            [$log, $shares] = LogSum::of([log($presences[$key]) + $this->gain($apart, $own, $whole), log(1.0 - $presences[$key])]);
+            [$log, $shares] = LogSum::of([log($presences[$key]) + $this->gain($apart, $own, $hopeless), log(1.0 - $presences[$key])]);
             $nats += $log;
             $there[$key] = $shares[0];
         }
@@ -131,15 +133,16 @@ final class AtTimes
     /**
      * @param array<int, int> $apart
      * @param array<int, int> $readings in which it is there
+     * @param float           $hopeless nats above the sound house up to which a glance will do; minus infinity to fit it whole
      *
      * @return float nats above the sound house
      */
-    private function gain(array $apart, array $readings, bool $whole): float
+    private function gain(array $apart, array $readings, float $hopeless): float
     {
         $apart = array_intersect_key($apart, $readings);
         $key = FittedRows::key($apart);
 
-        return ($whole ? $this->rows->whole($key, $apart) : $this->rows->near($key, $apart, self::ABSENT))->log - $this->rows->sound->log;
+        return (-\INF === $hopeless ? $this->rows->whole($key, $apart) : $this->rows->near($key, $apart, $hopeless))->log - $this->rows->sound->log;
     }
 
     /**

@@ -155,7 +155,7 @@ final class Ranker
         }
         $results = $this->bySeverity($hypothesis, $whole);
         if ($hypothesis->intermittent) {
-            return $this->atTimes->standing($hypothesis, $results, $whole);
+            return $this->atTimes->standing($hypothesis, $results, $whole, $this->hopeless($hypothesis));
         }
         [$log, $shares] = LogSum::of(array_map(static fn (LikelihoodResult $result, float $often): float => $result->log + $often, $results, $hypothesis->logs()));
         $best = (int) array_search(max([0.0, ...$shares]), $shares, true);
@@ -188,7 +188,7 @@ final class Ranker
     private function bySeverity(Hypothesis $hypothesis, bool $whole): array
     {
         $apart = $this->rows->apart($hypothesis);
-        $hopeless = max($hypothesis->intermittent ? AtTimes::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
+        $hopeless = $this->hopeless($hypothesis);
         $near = $this->beside[$hypothesis->id] ??= array_map(fn (array $rows): LikelihoodResult => $this->rows->near($rows[0], $rows[1], $hopeless), $apart);
         if (!$whole) {
             return $near;
@@ -208,6 +208,12 @@ final class Ranker
         } while ([] !== $open);
 
         return array_values($results);
+    }
+
+    /** Nats above the sound house up to which nobody will ever see a cause again. */
+    private function hopeless(Hypothesis $hypothesis): float
+    {
+        return max($hypothesis->intermittent ? AtTimes::ABSENT : -\INF, $this->likeliest - self::FORGOTTEN - log($hypothesis->prior) - $this->sound->log);
     }
 
     private function best(Standing $standing): LikelihoodResult
