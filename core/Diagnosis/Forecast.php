@@ -15,10 +15,13 @@ final readonly class Forecast
     /** Of a row's own deviation. */
     private const SAME = 0.2;
 
+    /** Of what is believed after an outcome, what no test would be done for. */
+    private const GONE = 1e-6;
+
     /** @var list<float> entropy of each class, in nats */
     private array $entropies;
 
-    /** @var array<int, list<int>> group => its atoms, where they are of several classes */
+    /** @var array<int, array<int, list<int>>> group => class => its atoms, where they are of several classes */
     private array $mixed;
 
     /** @var list<bool> by atom */
@@ -34,7 +37,7 @@ final readonly class Forecast
         $this->entropies = array_map(self::entropy(...), $classes);
         $atoms = $first = $several = [];
         foreach ($groups as $at => $group) {
-            $atoms[$group][] = $at;
+            $atoms[$group][$classOf[$at]][] = $at;
             $first[$group] ??= $classOf[$at];
             if ($first[$group] !== $classOf[$at]) {
                 $several[$group] = true;
@@ -107,19 +110,25 @@ final readonly class Forecast
         $byClass = array_fill(0, \count($this->classes), 0.0);
         $conditional = 0.0;
         foreach ($beliefs->weights as $at => $weight) {
+            if (0.0 === $weight) {
+                continue;
+            }
             $class = $this->classOf[$at];
             $byClass[$class] += $weight;
             if (!$this->isMixed[$at]) {
                 $conditional += $weight * $this->entropies[$class];
             }
         }
-        foreach ($this->mixed as $atoms) {
+        foreach ($this->mixed as $classes) {
             $own = [];
             $sum = 0.0;
-            foreach ($atoms as $at) {
-                $weight = $beliefs->weights[$at];
+            foreach ($classes as $class => $atoms) {
+                $weight = 0.0;
+                foreach ($atoms as $at) {
+                    $weight += $beliefs->weights[$at];
+                }
                 $sum += $weight;
-                foreach ($weight > 0.0 ? $this->classes[$this->classOf[$at]] : [] as $cell => $p) {
+                foreach ($weight > 0.0 ? $this->classes[$class] : [] as $cell => $p) {
                     $own[$cell] = ($own[$cell] ?? 0.0) + $weight * $p;
                 }
             }
@@ -151,7 +160,8 @@ final readonly class Forecast
             $sum += $own;
         }
         foreach ($weights as $at => $weight) {
-            $weights[$at] = $weight / max($sum, 1e-300);
+            $share = $weight / max($sum, 1e-300);
+            $weights[$at] = $share > self::GONE ? $share : 0.0;
         }
 
         return $beliefs->weighed($weights);

@@ -34,4 +34,19 @@ final class Noise
 
         return $factors > $own ? self::ofFactors($low, $high, $z, $sigma) : self::ofTester($low, $high, $z, $sigma);
     }
+
+    /**
+     * The same, below an edge of a cell and above it.
+     *
+     * @return array{float, float} probabilities that sum to 1, the less of them to its own last digit
+     */
+    public static function beside(float $edge, float $z, float $own, float $factors): array
+    {
+        $sigma = sqrt($own + $factors);
+        $shown = sinh($z);
+        $far = $factors > $own ? (asinh($edge) - $z) / $sigma : ($edge - $shown) / ($sigma * sqrt(1.0 + $shown ** 2));
+        $tail = Normal::upper(abs($far));
+
+        return $far < 0.0 ? [$tail, 1.0 - $tail] : [1.0 - $tail, $tail];
+    }
 }

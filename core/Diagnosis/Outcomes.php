@@ -16,6 +16,9 @@ final readonly class Outcomes
     /** @var list<float> inner edges of the numeric cells */
     private array $edges;
 
+    /** @var list<float> {@see broad} */
+    private array $broad;
+
     /**
      * @param list<Row>            $rows   every row that may come true, to place the cells where they differ
      * @param array<string, float> $spread what is left of the factors' standard deviations
@@ -42,6 +45,7 @@ final readonly class Outcomes
         $edges[] = $display->top;
         sort($edges);
         $this->edges = $edges;
+        $this->broad = $this->anything();
     }
 
     /** @return list<float> summing to 1 */
@@ -50,7 +54,7 @@ final readonly class Outcomes
         return array_map(
             static fn (float $own, float $broad): float => (1.0 - Likelihood::BLUNDER) * $own + Likelihood::BLUNDER * $broad,
             $this->own($row),
-            $this->broad(),
+            $this->broad,
         );
     }
 
@@ -60,6 +64,12 @@ final readonly class Outcomes
      * @return list<float>
      */
     public function broad(): array
+    {
+        return $this->broad;
+    }
+
+    /** @return list<float> */
+    private function anything(): array
     {
         if ($this->display->instrument instanceof PatternInstrument) {
             $patterns = \count($this->display->instrument->patterns());
@@ -90,12 +100,16 @@ final readonly class Outcomes
         foreach ($row->moves as $factor => $move) {
             $factors += ($move * ($this->spread[$factor] ?? 1.0)) ** 2;
         }
+        // Each edge is shared by two cells, and is asked once: what lies beyond it, on the side that is the less.
         $probabilities = [];
-        $last = -\INF;
-        foreach ([...$this->edges, \INF] as $edge) {
-            $probabilities[] = (1.0 - $nothing) * Noise::of(sinh($last), sinh($edge), $row->z, $row->sigma ** 2, $factors);
-            $last = $edge;
+        $below = 0.0;
+        $beyond = 1.0;
+        foreach ($this->edges as $edge) {
+            [$lower, $upper] = Noise::beside(sinh($edge), $row->z, $row->sigma ** 2, $factors);
+            $probabilities[] = (1.0 - $nothing) * max(0.0, $lower < $upper ? $lower - $below : $beyond - $upper);
+            [$below, $beyond] = [$lower, $upper];
         }
+        $probabilities[] = (1.0 - $nothing) * $beyond;
         $probabilities[] = $nothing;
 
         return $probabilities;

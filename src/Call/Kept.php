@@ -19,6 +19,9 @@ use YellowProbe\Instrument\Measurement;
 /** What was computed once and is kept between requests; prediction tables do not depend on what was read. */
 final readonly class Kept
 {
+    /** @var \WeakMap<House, string> hash of what a house is: thousands of keys begin with it */
+    private \WeakMap $houses;
+
     /** Locks of one name; each is a file, so there must not be one for every key. */
     private const LOCKS = 64;
 
@@ -28,6 +31,7 @@ final readonly class Kept
 
     public function __construct(#[Autowire(service: 'cache.predictions')] private CacheItemPoolInterface $pool, private LockFactory $locks, private Pulse $pulse)
     {
+        $this->houses = new \WeakMap();
     }
 
     /**
@@ -42,7 +46,7 @@ final readonly class Kept
      */
     public function get(string $what, House $house, array $on, \Closure $make): mixed
     {
-        $key = self::key($what, $house, $on);
+        $key = $this->key($what, $house, $on);
         $item = $this->pool->getItem($key);
         if (!$item->isHit()) {
             // Locks of one name are taken inside those of another in one order only, so nobody waits in a circle.
@@ -75,13 +79,13 @@ final readonly class Kept
      */
     public function find(string $what, House $house, array $on): mixed
     {
-        return $this->pool->getItem(self::key($what, $house, $on))->get();
+        return $this->pool->getItem($this->key($what, $house, $on))->get();
     }
 
     /** @param array<array-key, mixed> $on */
     public function keep(string $what, House $house, array $on, mixed $value): void
     {
-        $this->pool->save($this->pool->getItem(self::key($what, $house, $on))->set($value));
+        $this->pool->save($this->pool->getItem($this->key($what, $house, $on))->set($value));
     }
 
     /** What the house as surveyed shows: asked for when the leads are on, and again when the reading is judged. */
@@ -107,7 +111,7 @@ final readonly class Kept
     /** @param array<array-key, mixed> $on */
     public function has(string $what, House $house, array $on): bool
     {
-        return $this->pool->hasItem(self::key($what, $house, $on));
+        return $this->pool->hasItem($this->key($what, $house, $on));
     }
 
     /**
@@ -131,8 +135,10 @@ final readonly class Kept
     }
 
     /** @param array<array-key, mixed> $on */
-    private static function key(string $what, House $house, array $on): string
+    private function key(string $what, House $house, array $on): string
     {
-        return hash('xxh128', serialize([$what, $house->document, FaultCatalogue::VERSION, Predictor::VERSION, $on]));
+        $this->houses[$house] ??= hash('xxh128', serialize([$house->document, FaultCatalogue::VERSION, Predictor::VERSION]));
+
+        return hash('xxh128', serialize([$what, $this->houses[$house], $on]));
     }
 }
