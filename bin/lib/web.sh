@@ -110,7 +110,7 @@ http {
         default unix:$(pool_socket entry);
         ~^/api/(login|password-links|me/password|me/pin)(/|\$) unix:$(pool_socket doors);
         ~^/api/calls/[^/]+/second-person\$ unix:$(pool_socket doors);
-        ~^/api/calls/[^/]+/(ranking|next-tests|tests?|contradictions|map(\.svg)?|predictions|glance|preparations|isolation-scope|feeding|reach|runs?|consistency|board)\$ unix:$(pool_socket ranked);
+        ~^/api/calls/[^/]+/(ranking|next-tests|tests?|contradictions|map(\.svg)?|predictions|glance|preparations|isolation-scope|feeding|reach|runs?|consistency|board|bundle)\$ unix:$(pool_socket ranked);
         ~^/api/(sums|surveys|decisions)(/|\$) unix:$(pool_socket ranked);
     }
     server {

@@ -75,12 +75,6 @@ final readonly class Cell
         return log($this->honest * Noise::ofTester($this->low, $this->high, $z, $sigma) + $this->slip);
     }
 
-    /** How far the reading lies from a row, in deviations of its noise and of all that moves it; what is no number is never near. */
-    public function deviations(Term $term): float
-    {
-        return $this->isNumber && [] !== $term->at ? abs($this->place - $term->z) / $term->reach : \INF;
-    }
-
     /** Log-probability of what was read when the factors have moved the row right there. */
     public function followed(Term $term): float
     {

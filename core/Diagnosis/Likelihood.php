@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace YellowProbe\Diagnosis;
 
-use YellowProbe\Instrument\ShownKind;
-
 /**
  * Log-probability of all displayed outcomes under one cause at one severity, the shared factors integrated out.
  *
@@ -25,12 +23,6 @@ final class Likelihood
     /** A reading that somebody doubts is as likely a blunder as not. */
     public const DOUBTED = 0.5;
 
-    /** Deviations of all that moves a reading within which the factors may have gone there. */
-    private const REACHED = 5.0;
-
-    /** Nats that a reading has to gain by being followed for the factors to be thought to go there. */
-    private const GAINS = 1.0;
-
     /** Nats by which the readings of a cause may differ from the sound house's for the factors to stay where they are. */
     private const SLIGHT = 0.5;
 
@@ -40,29 +32,14 @@ final class Likelihood
     /** @var list<Cell> by reading */
     private array $cells = [];
 
+    /** @var list<ReadingFit> */
+    private array $readings = [];
+
     /** @var array<string, int> factor => place in the system; those that join few readings first, so that the triangle stays thin */
     private readonly array $factors;
 
     /** @var list<Term> of the house as surveyed, by reading */
     private array $terms = [];
-
-    /** @var array<int, string> factor that a reading shares with others of the same test, by reading */
-    private readonly array $again;
-
-    /** @var list<list<float>> log-probability of each reading with the factors free, by place of the row */
-    private array $glances = [];
-
-    /** @var list<array<int, Term>> by reading and place of the row */
-    private array $known = [];
-
-    /** @var array<int, array<int, Term>> the same, straightened at the fit of the house as surveyed */
-    private array $straight = [];
-
-    /** @var array<int, array<int, float>> log-probability with the factors as the house as surveyed has them, by reading and place of the row */
-    private array $there = [];
-
-    /** @var array<int, array<int, array{float, float, float}>> {@see prospect}, by reading and place of the row */
-    private array $prospects = [];
 
     private readonly LikelihoodResult $sound;
 
@@ -74,9 +51,6 @@ final class Likelihood
 
     /** Nats that the sound house pays for factors that are not as surveyed: a cause that needs them as they are pays nothing. */
     private readonly float $paid;
-
-    /** @var array<int, array<int, int>> {@see Rows::columns}, by reading */
-    private array $columns = [];
 
     private readonly FactorFit $factorFit;
 
@@ -91,22 +65,22 @@ final class Likelihood
         $names = [];
         foreach ($evidence as $piece) {
             $this->cells[] = $cell = new Cell($piece);
-            $this->known[] = [];
             $names += $cell->isNumber ? $piece->table()->factors : [];
         }
-        $this->again = Repeated::factors($evidence);
-        $names += array_fill_keys($this->again, 1.0);
+        $again = Repeated::factors($evidence);
+        $names += array_fill_keys($again, 1.0);
         uksort($names, static fn (string $a, string $b): int => [1.0 === $names[$a], $a] <=> [1.0 === $names[$b], $b]);
         $this->factors = array_flip(array_keys($names));
         $this->factorFit = new FactorFit($this->cells, $this->factors, array_values($names));
         foreach ($evidence as $i => $piece) {
-            $this->glances[] = Glance::at($piece->table()->rows, $piece, $this->cells[$i], $this->factors);
-            $this->terms[] = $this->term($i, PredictionTable::SOUND);
+            $this->readings[] = $reading = new ReadingFit($piece, $this->cells[$i], $this->factors, $again[$i] ?? null);
+            $this->terms[] = $reading->term(PredictionTable::SOUND);
         }
         [$this->sound, $this->theta] = $this->factorFit->of($this->terms);
         $this->paid = $this->factorFit->paid($this->theta);
         foreach ($this->terms as $i => $term) {
             $this->strains[] = max(0.0, $this->sound->each[$i] - $term->log);
+            $this->readings[$i]->fitted($this->theta, $this->sound->each[$i]);
         }
         $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), $this->sound);
         $regainable = [];
@@ -125,7 +99,15 @@ final class Likelihood
     /** @param array<int, int> $apart places of the rows that are not the sound house's, by place in the evidence */
     public function of(array $apart): LikelihoodResult
     {
-        return [] === $apart ? $this->sound : $this->factorFit->of($this->changed($apart) + $this->terms, $this->theta, $apart)[0];
+        if ([] === $apart) {
+            return $this->sound;
+        }
+        $terms = [];
+        foreach ($apart as $i => $place) {
+            $terms[$i] = $this->readings[$i]->term($place);
+        }
+
+        return $this->factorFit->of($terms + $this->terms, $this->theta, $apart)[0];
     }
 
     /**
@@ -141,7 +123,7 @@ final class Likelihood
         }
         $nats = $this->let($apart);
         foreach ($apart as $i => $place) {
-            $nats += $this->glances[$i][$place] - $this->sound->each[$i] + $this->strains[$i];
+            $nats += $this->readings[$i]->glances[$place] - $this->sound->each[$i] + $this->strains[$i];
         }
 
         return $nats;
@@ -159,7 +141,7 @@ final class Likelihood
         }
         $nats = 0.0;
         foreach ($apart as $i => $place) {
-            $nats += $this->glances[$i][$place] - $this->sound->each[$i];
+            $nats += $this->readings[$i]->glances[$place] - $this->sound->each[$i];
         }
 
         return $this->let($apart) + max($nats, $this->beside($apart));
@@ -186,7 +168,7 @@ final class Likelihood
     {
         $each = $this->sound->each;
         foreach ($apart as $i => $place) {
-            $each[$i] = $this->glances[$i][$place];
+            $each[$i] = $this->readings[$i]->glances[$place];
         }
         $log = $this->sound->log + array_sum($each) - array_sum($this->sound->each);
 
@@ -204,15 +186,13 @@ final class Likelihood
         if ([] === $apart) {
             return $this->sound;
         }
-        $changed = $this->changed($apart);
-        [$each, $rest] = $this->slight($apart, $changed);
+        [$each, $rest] = $this->slight($apart);
         $log = $this->sound->log + array_sum($each) - array_sum(array_intersect_key($this->sound->each, $each));
         $most = null;
         if ([] !== $rest) {
-            $straight = $this->straight($apart, $rest);
             // Straight lines beside the sound house say little of a cause that the factors fit elsewhere, or that a blunder would then be none of.
-            $most = $this->sound->log + ($hope ?? $this->hope($apart)) - array_sum(array_diff_key($this->regainable, $apart)) + array_sum(array_intersect_key($this->regainable, array_flip($this->fit->freed($straight))));
-            [$gained, $moved] = $this->fit->with($straight);
+            $most = $this->sound->log + ($hope ?? $this->hope($apart)) - array_sum(array_diff_key($this->regainable, $apart)) + array_sum(array_intersect_key($this->regainable, array_flip($this->fit->freed($rest))));
+            [$gained, $moved] = $this->fit->with($rest);
             $log += $gained - $this->sound->log;
             $each += $moved;
         }
@@ -230,7 +210,7 @@ final class Likelihood
     {
         $nats = $most = $farthest = 0.0;
         foreach ($apart as $i => $place) {
-            [$free, $moved, $deviations] = $this->prospects[$i][$place] ??= $this->prospect($i, $place);
+            [$free, $moved, $deviations] = $this->readings[$i]->prospect($place);
             $nats += $free;
             $most += $moved;
             $farthest = max($farthest, $deviations);
@@ -239,107 +219,40 @@ final class Likelihood
         return max($nats, $most - 0.5 * $farthest ** 2);
     }
 
-    /** @return array{float, float, float} nats above the sound house with the factors to itself or as that has them, the same gone to where it wants them, and by how many deviations these go; none where they gain nothing by that */
-    private function prospect(int $i, int $place): array
-    {
-        $term = $this->known[$i][$place] ??= $this->term($i, $place);
-        $free = max($term->log, $this->there($i, $place, $term));
-        $deviations = $this->cells[$i]->deviations($term);
-        $followed = $deviations < self::REACHED ? $this->cells[$i]->followed($term) : -\INF;
-        // What many readings would gain by a little each, no factors can give to all of them.
-        $gains = $followed > $free + self::GAINS;
-
-        return [$free - $this->sound->each[$i], ($gains ? $followed : $free) - $this->sound->each[$i], $gains ? $deviations : 0.0];
-    }
-
     /**
      * Readings that the cause changes so little that together they move no factor: with these where the house as surveyed has them.
      *
-     * @param array<int, int>  $apart
-     * @param array<int, Term> $changed
+     * @param array<int, int> $apart
      *
-     * @return array{array<int, float>, array<int, Term>} log-probability of each of them, and the others
+     * @return array{array<int, float>, array<int, Term>} log-probability of each of them, and the others as straight lines beside the sound house
      */
-    private function slight(array $apart, array $changed): array
+    private function slight(array $apart): array
     {
         $each = $nats = [];
-        foreach ($changed as $i => $term) {
-            $each[$i] = $own = $this->there($i, $apart[$i], $term);
+        foreach ($apart as $i => $place) {
+            $reading = $this->readings[$i];
+            $each[$i] = $own = $reading->there($place);
             // And as much with the factors free: another fit may suit the cause where the sound house strains.
-            $nats[$i] = max(abs($own - $this->sound->each[$i]), abs($term->log - $this->terms[$i]->log));
+            $nats[$i] = max(abs($own - $this->sound->each[$i]), abs($reading->glances[$place] - $this->terms[$i]->log));
         }
-        $sum = array_sum($nats);
-        if ($sum <= self::SLIGHT) {
+        if (array_sum($nats) <= self::SLIGHT) {
             return [$each, []];
         }
         // The least of them, as long as they are little together.
         asort($nats);
-        $rest = $changed;
         $sum = 0.0;
         foreach ($nats as $i => $own) {
             $sum += $own;
             if ($sum > self::SLIGHT_BESIDE) {
                 break;
             }
-            unset($rest[$i]);
+            unset($apart[$i]);
+        }
+        $rest = [];
+        foreach ($apart as $i => $place) {
+            $rest[$i] = $this->readings[$i]->straight($place);
         }
 
         return [array_diff_key($each, $rest), $rest];
-    }
-
-    private function there(int $i, int $place, Term $term): float
-    {
-        return $this->there[$i][$place] ??= $this->factorFit->log($i, $term, $this->theta);
-    }
-
-    /**
-     * @param array<int, int> $apart
-     *
-     * @return array<int, Term>
-     */
-    private function changed(array $apart): array
-    {
-        $changed = [];
-        foreach ($apart as $i => $place) {
-            $changed[$i] = $this->known[$i][$place] ??= $this->term($i, $place);
-        }
-
-        return $changed;
-    }
-
-    /**
-     * @param array<int, int>  $apart
-     * @param array<int, Term> $changed
-     *
-     * @return array<int, Term> as straight lines where the factors are beside the sound house
-     */
-    private function straight(array $apart, array $changed): array
-    {
-        $straight = [];
-        foreach ($changed as $i => $term) {
-            $straight[$i] = $this->straight[$i][$apart[$i]] ??= $term->straight($this->theta);
-        }
-
-        return $straight;
-    }
-
-    private function term(int $i, int $place): Term
-    {
-        $rows = $this->evidence[$i]->table()->rows;
-        $log = $this->glances[$i][$place];
-        if ($this->cells[$i]->isPlain || ShownKind::Nothing === $rows->kind($place)) {
-            return Term::plain($log);
-        }
-        $sigma = $rows->sigmas[$place];
-        $moves = $rows->moves($place, $this->columns[$i] ??= $rows->columns($this->factors), Term::STILL);
-        if (isset($this->again[$i])) {
-            [$sigma, $shared] = Repeated::shared($rows->row($place)->shown, $sigma, $this->evidence[$i]->display);
-            if ($shared > Term::STILL) {
-                $moves[$this->factors[$this->again[$i]]] = $shared;
-                ksort($moves);
-            }
-        }
-
-        return Term::of($rows->zs[$place], $sigma, $moves, $log, $this->evidence[$i], $this->cells[$i], $this->factors);
     }
 }

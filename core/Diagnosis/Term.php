@@ -16,9 +16,6 @@ final class Term
     /** One deviation of what comes from outside, of its logarithm. */
     private const STEP = Factors::SPREADS[Factors::OUTSIDE];
 
-    /** Deviation of the reading's noise and of all that moves it. */
-    public readonly float $reach;
-
     /** @var array<int, float>|null the covariance of the factors times the moves, once {@see SoundFit} has worked it out */
     public ?array $carried = null;
 
@@ -36,11 +33,6 @@ final class Term
      */
     private function __construct(public readonly array $at, public readonly array $moves, private readonly array $bends, private readonly ?array $source, public readonly float $variance, public readonly float $z, public readonly float $sigma, public readonly float $weight, public readonly float $log, public readonly bool $isPlain)
     {
-        $square = $variance;
-        foreach ($moves as $move) {
-            $square += $move * $move;
-        }
-        $this->reach = sqrt($square);
     }
 
     /** A reading or a row that is no number. */

@@ -79,11 +79,22 @@ final readonly class PhotoStore
 
     public function read(Photo $photo): string
     {
+        return $this->find($photo->file) ?? throw Problem::notFound();
+    }
+
+    /**
+     * @param string $file hash of the picture
+     *
+     * @return string|null its bytes; null where they are no longer there, which is an error of whoever runs this
+     */
+    public function find(string $file): ?string
+    {
         try {
-            return $this->files->read(self::path($photo->file));
+            return $this->files->read(self::path($file));
         } catch (FilesystemException $e) {
-            $this->logger->error('A picture is missing', ['file' => $photo->file, 'exception' => $e]);
-            throw Problem::notFound();
+            $this->logger->error('A picture is missing', ['file' => $file, 'exception' => $e]);
+
+            return null;
         }
     }
 }

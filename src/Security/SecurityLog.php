@@ -29,8 +29,9 @@ final readonly class SecurityLog
     public const REACTIVATED = 'reactivated';
     public const ACCOMPANIED = 'second-person';
     public const NOT_ACCOMPANIED = 'second-person-refused';
+    public const EXPORTED = 'exported';
 
-    public const ALL = [self::LOGIN, self::REFUSED, self::SLOWED, self::LOGOUT, self::SIGNED_OUT, self::FORBIDDEN, self::PASSWORD, self::PIN, self::RESET, self::INVITED, self::ROLE, self::DEACTIVATED, self::REACTIVATED, self::ACCOMPANIED, self::NOT_ACCOMPANIED];
+    public const ALL = [self::LOGIN, self::REFUSED, self::SLOWED, self::LOGOUT, self::SIGNED_OUT, self::FORBIDDEN, self::PASSWORD, self::PIN, self::RESET, self::INVITED, self::ROLE, self::DEACTIVATED, self::REACTIVATED, self::ACCOMPANIED, self::NOT_ACCOMPANIED, self::EXPORTED];
 
     public function __construct(private Connection $connection, private RequestStack $requests, private ClockInterface $clock)
     {

@@ -51,6 +51,7 @@ final class AccessTest extends ApiTestCase
         'POST /api/calls' => self::TELLING,
         'GET /api/calls/{id}' => self::EVERYBODY,
         'GET /api/calls/{id}/observations/{observation}/photo' => self::EVERYBODY,
+        'GET /api/calls/{id}/bundle' => ['owner', 'electrician', 'office'],
         'GET /api/calls/{id}/suggestions' => self::EVERYBODY,
         'POST /api/calls/{id}/observations' => self::TELLING,
         'POST /api/calls/{id}/second-person' => self::MEASURING,

@@ -308,6 +308,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calls/{id}/bundle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description A ZIP of call.json, as docs/call.schema.json describes it, and the pictures. */
+        get: operations["getBundle"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/firm": {
         parameters: {
             query?: never;
@@ -2388,7 +2405,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "login" | "login-refused" | "login-slowed" | "logout" | "signed-out" | "forbidden" | "password-changed" | "pin-changed" | "reset-asked" | "invited" | "role-changed" | "deactivated" | "reactivated" | "second-person" | "second-person-refused";
+            kind: "login" | "login-refused" | "login-slowed" | "logout" | "signed-out" | "forbidden" | "password-changed" | "pin-changed" | "reset-asked" | "invited" | "role-changed" | "deactivated" | "reactivated" | "second-person" | "second-person-refused" | "exported";
             at: string;
             /** @description Who did it, or whose account it was tried on. */
             person: string | null;
@@ -3281,6 +3298,30 @@ export interface operations {
                 };
             };
             409: components["responses"]["Problem"];
+        };
+    };
+    getBundle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everything that is stored of the call */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": unknown;
+                };
+            };
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
         };
     };
     settleFirm: {

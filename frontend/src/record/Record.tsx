@@ -21,6 +21,11 @@ export function Record({ detail }: { detail: Detail }) {
                 <Button look={call.stage === 'closed' ? 'next' : 'plain'} onClick={() => window.print()}>
                     {say('record.print')}
                 </Button>
+                {may('export') && (
+                    <a className="self-center underline" href={`/api/calls/${call.id}/bundle`} download>
+                        {say('record.bundle')}
+                    </a>
+                )}
             </div>
             <article className="space-y-5 border border-line bg-sheet p-6 print:border-0 print:p-0">
                 <header className="border-b-2 border-ink pb-3">
