@@ -24,7 +24,7 @@ final readonly class Advised
     public static function of(House $house, Ranking $ranking, State $now, Opened $opened, Practice $practice): self
     {
         $candidates = Planner::sketching($house, $practice)->next($ranking, $now, $opened);
-        $stop = Stop::advised($ranking, $candidates, Opening::of($house, $ranking));
+        $stop = Stop::advised($ranking, $candidates, Trying::of($house, $ranking));
 
         return new self($stop, $candidates, Forcing::isAsked($stop->advice) ? Forcing::worthwhile(Forcing::best($house, $ranking, $now, $opened, $practice, static fn (Measurement $measurement, array $causes): PredictionTable => Predictor::sketch($house, $measurement, $causes)), $stop->advice, $candidates) : []);
     }

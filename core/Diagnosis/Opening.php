@@ -16,7 +16,6 @@ use YellowProbe\Procedure\Access;
  */
 final readonly class Opening
 {
-    private const ONE = 2.0 / 3.0;
     private const TWO = 0.9;
 
     /** A place that is the second of two holds a share worth opening it for. */
@@ -24,10 +23,6 @@ final readonly class Opening
 
     /** Minutes of the way to a place, beyond which it is no matter of a few screws: a loft, a floor. */
     private const REACHED_MINUTES = 6.0;
-
-    /** Minutes of a test that is quicker than the screws, and what of all that is open it has to tell. */
-    private const QUICK_MINUTES = 1.5;
-    private const TELLS = 0.5;
 
     /** @param non-empty-list<Place> $places the likeliest first */
     private function __construct(public array $places, public float $share)
@@ -54,7 +49,7 @@ final readonly class Opening
         if ([] === $likeliest || !self::isReached($house->places[$likeliest[0]])) {
             return null;
         }
-        if ($shares[$likeliest[0]] >= self::ONE) {
+        if ($shares[$likeliest[0]] >= Trying::ENOUGH) {
             return new self([$house->places[$likeliest[0]]], $shares[$likeliest[0]]);
         }
         foreach (\array_slice($likeliest, 1) as $other) {
@@ -68,20 +63,10 @@ final readonly class Opening
         return null;
     }
 
-    /**
-     * Whether some test is quicker than the screws and settles about as much.
-     *
-     * @param list<Candidate> $candidates
-     */
-    public function isBeaten(array $candidates, float $openBits): bool
+    /** Whether nothing has to be taken off to see it: a clamp on a pipe, the lead of an earth rod. */
+    public function isBare(): bool
     {
-        foreach ($candidates as $candidate) {
-            if ($candidate->minutes <= self::QUICK_MINUTES && $candidate->bits >= self::TELLS * $openBits) {
-                return true;
-            }
-        }
-
-        return false;
+        return [] === array_filter($this->places, static fn (Place $place): bool => 'metalwork' !== $place->kind);
     }
 
     /** @return list<string> places at which a cause is seen when they are opened; none for a device, an appliance, the supply */
@@ -96,7 +81,7 @@ final readonly class Opening
                 return [];
             }
         }
-        $places = array_values(array_filter($hypothesis->site->places, static fn (string $place): bool => \in_array($house->places[$place]->kind ?? '', ['point', 'board'], true)));
+        $places = array_values(array_filter($hypothesis->site->places, static fn (string $place): bool => !\in_array($house->places[$place]->kind ?? 'origin', ['origin', 'appliance'], true)));
         sort($places);
 
         return \count($places) <= 2 ? $places : [];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace YellowProbe\Diagnosis;
 
 use YellowProbe\Fault\Remedy;
+use YellowProbe\Installation\Place;
+use YellowProbe\Words\Message;
 
 /** When to stop testing, and what to do then: the expected loss of acting now against what a test would take away from it. */
 final readonly class Stop
@@ -44,17 +46,17 @@ final readonly class Stop
      * @param float $lossMinutes expected loss of repairing now
      * @param float $savesMinutes of it, by the best of the tests, its price and that of what follows taken off; negative when none pays
      * @param list<string> $unexplained where the advice is to look again: what nothing on the list explains, in words, the oddest first
-     * @param Opening|null $opening     where the advice is to open
+     * @param Trying|null $trying       where the advice is to try that
      */
-    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes, public array $unexplained, public ?Opening $opening = null)
+    private function __construct(public StopAdvice $advice, public float $lossMinutes, public float $savesMinutes, public array $unexplained, public ?Trying $trying = null)
     {
     }
 
     /**
      * @param list<Candidate> $candidates all that were weighed, best first
-     * @param Opening|null    $opening    places that may be opened instead of another test
+     * @param Trying|null     $trying     what may be done instead of another test
      */
-    public static function advised(Ranking $ranking, array $candidates, ?Opening $opening = null): self
+    public static function advised(Ranking $ranking, array $candidates, ?Trying $trying = null): self
     {
         // What has no name cannot be repaired: the best of those that have one is weighed.
         $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => Hypothesis::ELSE !== $suspect->lead()->hypothesis->id));
@@ -68,7 +70,7 @@ final readonly class Stop
 
         $advice = match (true) {
             Remedy::Distributor === $remedy => StopAdvice::Distributor,
-            $pays && null !== $opening && !$opening->isBeaten($candidates, $beliefs->openBits()) => StopAdvice::Open,
+            $pays && null !== $trying && !$trying->isBeaten($candidates, $beliefs->openBits()) => $trying->advice,
             $pays => StopAdvice::Test,
             $lead->lead()->hypothesis->isMended() && $lead->probability >= self::QUIET => StopAdvice::Done,
             $quiet >= $lead->probability || Hypothesis::SOUND === $lead->lead()->hypothesis->repair => $quiet >= self::QUIET ? StopAdvice::Leave : StopAdvice::LookAgain,
@@ -81,7 +83,18 @@ final readonly class Stop
         };
         $odd = StopAdvice::LookAgain === $advice ? \array_slice($ranking->unexplained(), 0, self::MOST_ODD) : [];
 
-        return new self($advice, $loss, max([-\INF, ...$saves]), array_map(static fn (Evidence $piece): string => $piece->words(), $odd), StopAdvice::Open === $advice ? $opening : null);
+        return new self($advice, $loss, max([-\INF, ...$saves]), array_map(static fn (Evidence $piece): string => $piece->words(), $odd), $advice === $trying?->advice ? $trying : null);
+    }
+
+    /** What to do, to be said. */
+    public function message(): Message
+    {
+        $opening = $this->trying?->opening;
+
+        return new Message('advice.'.$this->advice->value, [
+            ...(null === $opening ? [] : ['places' => implode(', ', array_map(static fn (Place $place): string => $place->name, $opening->places))]),
+            ...(null === $this->trying?->appliance ? [] : ['appliance' => $this->trying->appliance->name]),
+        ]);
     }
 
     /**

@@ -13,6 +13,8 @@ enum StopAdvice: string
     case Repair = 'repair';
     /** One place or two hold most of what is believed, and opening them costs less than another test. */
     case Open = 'open';
+    /** One appliance holds most of what is believed: it is unplugged or isolated, marked, and what was complained of stays away or not. */
+    case OutOfUse = 'out-of-use';
     /** What leads is no fault of the house: it is said, with what to do otherwise. */
     case Explain = 'explain';
     /** No test tells the leading causes apart: a swap or repair is cheaper than finding out. */
@@ -30,20 +32,5 @@ enum StopAdvice: string
     public function isSure(): bool
     {
         return self::Repair === $this || self::Explain === $this;
-    }
-
-    public function words(): string
-    {
-        return match ($this) {
-            self::Test => 'Test on: another test costs less than a wrong repair.',
-            self::Repair => 'Enough is known to repair: no further test pays for itself.',
-            self::Explain => 'Nothing of the house is broken. Say what it is, and what to use or do otherwise.',
-            self::Open => 'Open and look: it costs less than another test. Make safe and prove dead first.',
-            self::Swap => 'Only a repair will tell: no test parts the causes that are left.',
-            self::Leave => 'Nothing is wrong now. Restore, leave a logger, agree when to come back.',
-            self::Done => 'Repaired, and what was read since is as it should be. Repeat the test that failed if you have not, then hand over.',
-            self::Distributor => 'This is the distributor’s. Touch no metalwork, part no earth, call them.',
-            self::LookAgain => 'No listed cause fits well. Look and ask again, and doubt the survey and the oddest reading.',
-        };
     }
 }

@@ -13,9 +13,9 @@ use App\Job\Ranking as RankingJob;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\Trying;
 use YellowProbe\Fault\FaultCatalogue;
 use YellowProbe\Installation\House;
 use YellowProbe\Procedure\Practice;
@@ -68,7 +68,7 @@ final readonly class Ranked
             $this->later($call, $job);
         }
         $candidates = $this->diagnosis->nextTests($house, $ranking, $now, $opened, $practice);
-        $stop = Stop::advised($ranking, $candidates, Opening::of($house, $ranking));
+        $stop = Stop::advised($ranking, $candidates, Trying::of($house, $ranking));
         if (!Forcing::isAsked($stop->advice)) {
             return [$ranking, $stop, $candidates, []];
         }

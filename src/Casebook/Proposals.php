@@ -7,11 +7,11 @@ namespace App\Casebook;
 use YellowProbe\Diagnosis\Advised;
 use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
 use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Diagnosis\Suspect;
+use YellowProbe\Diagnosis\Trying;
 use YellowProbe\Fault\FaultSite;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Part;
@@ -34,6 +34,8 @@ final readonly class Proposals
         'swap' => ['repair', 'open', 'swap'],
         'look-again' => ['ask', 'look', 'advise'],
         'leave' => ['leave', 'log'],
+        // It is the house's repair of it: the rest is its own service's.
+        'out-of-use' => ['unplug', 'repair'],
         'explain' => ['advise', 'done', 'leave'],
         'distributor' => ['distributor'],
         'done' => ['done'],
@@ -46,7 +48,7 @@ final readonly class Proposals
      * @param list<ImmediateDanger> $dangers said above all of it, with what takes them away
      * @param list<string>          $asks    what is asked before anything is read
      */
-    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places, private ?Opening $opening, private array $dangers, private array $asks)
+    private function __construct(private House $house, public StopAdvice $advice, public array $tests, private array $places, private ?Trying $trying, private array $dangers, private array $asks)
     {
     }
 
@@ -62,7 +64,7 @@ final readonly class Proposals
         $named = array_values(array_filter($ranking->suspects(), static fn (Suspect $suspect): bool => null !== $suspect->lead()->hypothesis->site));
         $sites = array_map(static fn (Standing $standing): ?FaultSite => $standing->hypothesis->site, $named[0]->standings ?? []);
 
-        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->opening, $dangers, $asks);
+        return new self($house, $stop->advice, $tests, array_values(array_filter($sites)), $stop->trying, $dangers, $asks);
     }
 
     /** Whether some danger is said with this act to take it away. */
@@ -120,7 +122,7 @@ final readonly class Proposals
 
     public function words(): string
     {
-        return trim($this->advice->value.' '.implode(' ', array_map(static fn (Place $place): string => $place->id, $this->opening->places ?? []))).': '.implode(', ', $this->tests);
+        return trim($this->advice->value.' '.implode(' ', array_map(static fn (Place $place): string => $place->id, $this->trying->opening->places ?? [])).(null === $this->trying?->appliance ? '' : ' '.$this->trying->appliance->id)).': '.implode(', ', $this->tests);
     }
 
     private function advises(Act $act): bool
@@ -128,11 +130,15 @@ final readonly class Proposals
         if (!\in_array($act->verb, self::VERBS[$this->advice->value], true)) {
             return false;
         }
-        if (!\in_array($act->verb, ['repair', 'open', 'swap'], true) && StopAdvice::Open !== $this->advice) {
+        if (!\in_array($act->verb, ['repair', 'open', 'swap', 'unplug'], true) && StopAdvice::Open !== $this->advice) {
             return true;
         }
-        if (null !== $this->opening) {
-            return [] !== array_filter($this->opening->places, fn (Place $place): bool => $place->id === $act->what || $place->id === ($this->house->parts[$act->what]->place ?? ''));
+        if (null !== $this->trying?->appliance) {
+            return \in_array($act->what, [$this->trying->appliance->id, $this->trying->appliance->place, $this->house->circuitOfPart($this->trying->appliance->id)], true);
+        }
+        $opened = $this->trying->opening->places ?? [];
+        if ([] !== $opened && ('repair' !== $act->verb || !isset($this->house->cables[$act->what]))) {
+            return [] !== array_filter($opened, fn (Place $place): bool => $place->id === $act->what || $place->id === ($this->house->parts[$act->what]->place ?? ''));
         }
         $touching = new Touching($this->house);
         foreach ($this->places as $site) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
+use App\Words\Say;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -30,7 +31,7 @@ final class NextCommand extends Command
 {
     private const MOST_TESTS = 4;
 
-    public function __construct(private readonly JobFile $jobs)
+    public function __construct(private readonly JobFile $jobs, private readonly Say $say)
     {
         parent::__construct();
     }
@@ -61,8 +62,9 @@ final class NextCommand extends Command
             'contradictions' => array_map(static fn (Contradiction $odd): array => ['reading' => (int) $odd->observation, 'words' => $odd->words()], Contradictions::among($job->house, $job->ranking)),
             'dangers' => array_map(static fn (ImmediateDanger $danger): array => ['kind' => $danger->kind, 'place' => $danger->place, 'off' => array_map(static fn (Part $device): string => $device->id, $danger->devices), 'distributor' => $danger->isDistributor], $dangers),
             'advice' => $stop->advice->value,
-            'words' => $stop->advice->words(),
-            'open' => array_map(static fn (Place $place): string => $place->id, $stop->opening->places ?? []),
+            'words' => $this->say->of($stop->message(), $job->house->ruleSet),
+            'open' => array_map(static fn (Place $place): string => $place->id, $stop->trying->opening->places ?? []),
+            'outOfUse' => $stop->trying?->appliance?->id,
             'unexplained' => $stop->unexplained,
             'tests' => array_map(static fn (Candidate $candidate): array => [
                 'id' => $candidate->plan->id,

@@ -42,7 +42,6 @@ use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Forcing;
 use YellowProbe\Fault\Condition;
 use YellowProbe\Installation\House;
-use YellowProbe\Installation\Place;
 use YellowProbe\Instrument\Connection;
 use YellowProbe\Instrument\Instruments;
 use YellowProbe\Instrument\Measurement;
@@ -92,7 +91,7 @@ final readonly class DiagnosisController
 
         return Answer::of(new AdviceView(
             $stop->advice->value,
-            null === $stop->opening ? $stop->advice->words() : $this->say->of(new Message('advice.open', ['places' => implode(', ', array_map(static fn (Place $place): string => $place->name, $stop->opening->places))]), $house->ruleSet),
+            $this->say->of($stop->message(), $house->ruleSet),
             round($stop->lossMinutes, 1),
             [] === $journal->readings() ? Asking::of($house, $journal->story()) : [],
             $stop->unexplained,

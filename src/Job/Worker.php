@@ -19,8 +19,8 @@ use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 use Symfony\Component\Messenger\Event\WorkerRunningEvent;
 use Symfony\Component\Uid\Uuid;
 use YellowProbe\Diagnosis\Forcing;
-use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Stop;
+use YellowProbe\Diagnosis\Trying;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\HouseError;
 use YellowProbe\Instrument\Connection;
@@ -73,7 +73,7 @@ final class Worker
         $this->work($job, function (Journal $journal, House $house) use ($job): void {
             $ranking = $this->rankings->rank($journal);
             $candidates = $this->diagnosis->nextTests($house, $ranking, $journal->state(), $journal->opened(), $job->practice);
-            $stop = Stop::advised($ranking, $candidates, Opening::of($house, $ranking));
+            $stop = Stop::advised($ranking, $candidates, Trying::of($house, $ranking));
             if (Forcing::isAsked($stop->advice)) {
                 $this->diagnosis->forcings($house, $ranking, $journal->state(), $journal->opened(), $job->practice);
             }

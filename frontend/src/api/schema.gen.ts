@@ -933,7 +933,7 @@ export interface components {
         /** @description Whether to test on or to stop, and the tests worth most per minute. */
         AdviceView: {
             /** @enum {string} */
-            advice: "test" | "open" | "repair" | "swap" | "explain" | "leave" | "done" | "distributor" | "look-again";
+            advice: "test" | "open" | "out-of-use" | "repair" | "swap" | "explain" | "leave" | "done" | "distributor" | "look-again";
             words: string;
             /**
              * Format: float

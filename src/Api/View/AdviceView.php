@@ -17,7 +17,7 @@ final readonly class AdviceView
      * @param list<ForcingView>  $forcings
      */
     public function __construct(
-        #[OA\Property(enum: ['test', 'open', 'repair', 'swap', 'explain', 'leave', 'done', 'distributor', 'look-again'])]
+        #[OA\Property(enum: ['test', 'open', 'out-of-use', 'repair', 'swap', 'explain', 'leave', 'done', 'distributor', 'look-again'])]
         public string $advice,
         #[OA\Property]
         public string $words,

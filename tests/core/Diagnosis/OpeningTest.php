@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace YellowProbe\Tests\Diagnosis;
 
-use YellowProbe\Diagnosis\Candidate;
 use YellowProbe\Diagnosis\Hypothesis;
 use YellowProbe\Diagnosis\Opening;
 use YellowProbe\Diagnosis\Ranking;
 use YellowProbe\Diagnosis\Standing;
-use YellowProbe\Diagnosis\Stop;
-use YellowProbe\Diagnosis\StopAdvice;
 use YellowProbe\Installation\House;
 use YellowProbe\Installation\Place;
-use YellowProbe\Procedure\TestCatalogue;
 
 /** When opening a place and looking is the cheaper test. */
 final class OpeningTest extends Asked
@@ -47,22 +43,6 @@ final class OpeningTest extends Asked
         $ranking = self::ranking(['line-neutral-reversed|c' => 0.9, Hypothesis::SOUND => 0.1]);
         self::assertNotNull(Opening::of(self::$house, $ranking));
         self::assertNull(Opening::of(House::fromDocument($document), $ranking));
-    }
-
-    public function testATestThatIsQuickerThanTheScrewsAndSettlesHalfOfItComesFirst(): void
-    {
-        $ranking = self::ranking(['line-neutral-reversed|c' => 0.8, Hypothesis::SOUND => 0.2]);
-        $opening = Opening::of(self::$house, $ranking);
-        self::assertNotNull($opening);
-        $plan = array_values(TestCatalogue::plans(self::$house))[0];
-        self::assertTrue($opening->isBeaten([new Candidate($plan, 0.5, 1.5, 0.3, 10.0)], 1.0));
-        self::assertFalse($opening->isBeaten([new Candidate($plan, 0.5, 1.6, 0.3, 10.0)], 1.0), 'as long as the screws');
-        self::assertFalse($opening->isBeaten([new Candidate($plan, 0.4, 0.5, 0.8, 10.0)], 1.0), 'tells too little');
-        $slow = [new Candidate($plan, 0.4, 10.0, 0.04, 30.0)];
-        self::assertSame(StopAdvice::Test, Stop::advised($ranking, $slow)->advice);
-        $stop = Stop::advised($ranking, $slow, $opening);
-        self::assertSame(StopAdvice::Open, $stop->advice);
-        self::assertSame($opening, $stop->opening);
     }
 
     /** @param array<string, float> $shares by the id of the cause */

@@ -41,7 +41,7 @@ final class StopTest extends Asked
         $ranking = self::ranked($truth, $tests, $symptoms);
         $stop = Stop::advised($ranking, Planner::sketching(self::$house)->next($ranking, State::resting(self::$house)));
         self::assertContains($stop->advice, $expected);
-        self::assertNotSame('', $stop->advice->words());
+        self::assertSame('advice.'.$stop->advice->value, $stop->message()->key);
         self::assertTrue(StopAdvice::Test !== $stop->advice || $stop->savesMinutes > 0.0 || $stop->lossMinutes > 20.0, 'a test that is asked for takes away more loss than it costs, while little can be lost');
     }
 

@@ -11,7 +11,7 @@ type Suspect = Schemas['SuspectView'];
 type Verb = 'repair' | 'test' | 'safe' | 'leave';
 
 /** Which of the four a kind of advice is. */
-const VERBS: Record<Schemas['AdviceView']['advice'], Verb> = { test: 'test', 'look-again': 'test', repair: 'repair', open: 'repair', swap: 'repair', distributor: 'safe', explain: 'leave', leave: 'leave', done: 'leave' };
+const VERBS: Record<Schemas['AdviceView']['advice'], Verb> = { test: 'test', 'look-again': 'test', repair: 'repair', open: 'repair', 'out-of-use': 'repair', swap: 'repair', distributor: 'safe', explain: 'leave', leave: 'leave', done: 'leave' };
 
 /** What to do on the whole: the one advised stands out, the others say why not. */
 export function Advice({ detail, next }: { detail: Detail; next: Schemas['AdviceView'] | undefined }) {
