@@ -27,6 +27,9 @@ final class Watchings
     /** @var array<string, float> nats, by readings and places of their rows */
     private array $nats = [];
 
+    /** @var array<int, array<int, array{list<float>, float}>> {@see watched}, by reading and place of its row: a diary asks it of every episode anew */
+    private array $watched = [];
+
     /** @param list<Evidence> $evidence in the one order */
     public function __construct(private readonly array $evidence)
     {
@@ -66,18 +69,27 @@ final class Watchings
         $product = array_fill(0, self::QUANTILES, 1.0);
         $alone = 0.0;
         foreach ($group as $of => $at) {
-            $piece = $this->evidence[$at];
-            $cell = new Cell($piece);
-            $shown = $piece->table()->rows->row($places[$of])->shown;
-            $sum = 0.0;
+            [$own, $mean] = $this->watched[$at][$places[$of]] ??= $this->watched($at, $places[$of]);
             foreach ($product as $quantile => $before) {
-                $own = $cell->slip + $cell->honest * $this->devices[$at]->probability($this->devices[$at]->inHouse($shown, ($quantile + 0.5) / self::QUANTILES), $piece->reading->pattern);
-                $product[$quantile] = $before * $own;
-                $sum += $own;
+                $product[$quantile] = $before * $own[$quantile];
             }
-            $alone += log($sum / self::QUANTILES);
+            $alone += $mean;
         }
 
         return log(array_sum($product) / self::QUANTILES) - $alone;
+    }
+
+    /** @return array{list<float>, float} probability of what was seen at each quantile, and the log of their mean */
+    private function watched(int $at, int $place): array
+    {
+        $piece = $this->evidence[$at];
+        $cell = new Cell($piece);
+        $shown = $piece->table()->rows->row($place)->shown;
+        $own = [];
+        for ($quantile = 0; $quantile < self::QUANTILES; ++$quantile) {
+            $own[] = $cell->slip + $cell->honest * $this->devices[$at]->probability($this->devices[$at]->inHouse($shown, ($quantile + 0.5) / self::QUANTILES), $piece->reading->pattern);
+        }
+
+        return [$own, log(array_sum($own) / self::QUANTILES)];
     }
 }
