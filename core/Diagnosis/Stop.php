@@ -91,7 +91,8 @@ final readonly class Stop
     {
         $opening = $this->trying?->opening;
 
-        return new Message('advice.'.$this->advice->value, [
+        // While it is tried nobody has said that it is known.
+        return new Message('advice.'.(StopAdvice::Explain === $this->advice && null !== $this->trying ? 'use-otherwise' : $this->advice->value), [
             ...(null === $opening ? [] : ['places' => implode(', ', array_map(static fn (Place $place): string => $place->name, $opening->places))]),
             ...(null === $this->trying?->appliance ? [] : ['appliance' => $this->trying->appliance->name]),
         ]);

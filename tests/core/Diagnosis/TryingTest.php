@@ -50,6 +50,9 @@ final class TryingTest extends TestCase
     {
         $overload = self::first('overload|');
         self::assertSame(StopAdvice::Explain, Trying::of(self::$house, self::ranking([$overload => 0.7, Hypothesis::SOUND => 0.3]))?->advice);
+        $ranking = self::ranking([$overload => 0.7, Hypothesis::SOUND => 0.3]);
+        self::assertSame('advice.use-otherwise', Stop::advised($ranking, self::slow(), Trying::of(self::$house, $ranking))->message()->key, 'tried, not known');
+        self::assertSame('advice.explain', Stop::advised(self::ranking([$overload => 0.97, Hypothesis::SOUND => 0.03]), [])->message()->key);
         self::assertNull(Trying::of(self::$house, self::ranking([$overload => 0.6, Hypothesis::SOUND => 0.4])));
     }
 
