@@ -75,9 +75,9 @@ final readonly class Cell
         return log($this->honest * Noise::ofTester($this->low, $this->high, $z, $sigma) + $this->slip);
     }
 
-    /** Log-probability of what was read when the factors have moved the row right there. */
-    public function followed(Term $term): float
+    /** Log-probability of what was read when the factors have moved a row of that deviation right there. */
+    public function followed(float $sigma): float
     {
-        return $this->log($this->place, $term->sigma);
+        return $this->log($this->place, $sigma);
     }
 }

@@ -263,7 +263,7 @@ final readonly class FactorFit
      *
      * @param array<int, float> $theta
      */
-    public function log(int $i, Term $term, array $theta): float
+    private function log(int $i, Term $term, array $theta): float
     {
         return $term->isPlain ? $term->log : $this->cells[$i]->log($term->z + $term->moved($theta), $term->sigma);
     }

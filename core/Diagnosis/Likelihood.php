@@ -85,7 +85,7 @@ final class Likelihood
         $this->fit = new SoundFit(array_map(fn (Term $term): Term => $term->straight($this->theta), $this->terms), $this->cells, $this->theta, $this->factorFit->triangle($this->terms, $this->theta), $this->sound);
         $regainable = [];
         foreach (array_keys($this->fit->blunders) as $i) {
-            $regainable[$i] = max(0.0, $this->cells[$i]->followed($this->terms[$i]) - $this->sound->each[$i]);
+            $regainable[$i] = max(0.0, $this->cells[$i]->followed($this->terms[$i]->sigma) - $this->sound->each[$i]);
         }
         $this->regainable = $regainable;
     }

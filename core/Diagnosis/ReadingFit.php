@@ -110,7 +110,7 @@ final class ReadingFit
         }
         $sigma = $this->rows->sigmas[$place];
         $deviations = abs($this->cell->place - $this->rows->zs[$place]) / sqrt($sigma ** 2 + $this->cell->variance + $this->rows->reach($place));
-        $followed = $deviations < self::REACHED ? $this->cell->log($this->cell->place, $this->deviation($place)) - $this->sound : -\INF;
+        $followed = $deviations < self::REACHED ? $this->cell->followed($this->deviation($place)) - $this->sound : -\INF;
 
         // What many readings would gain by a little each, no factors can give to all of them.
         return $followed > $free + self::GAINS ? [$free, $followed, $deviations] : [$free, $free, 0.0];

@@ -15,6 +15,7 @@ use YellowProbe\Installation\Part;
  */
 final readonly class Trying
 {
+    /** Of what is believed, that wants it (handbook, 12: one box with two thirds is opened). */
     public const ENOUGH = 2.0 / 3.0;
 
     /** Minutes of a test that is quicker, and what of all that is open it has to tell. */
